@@ -1,0 +1,18 @@
+export { fold } from './fold.js';
+export { decimalString, formatMoney, majorUnits, minorDigits, parseMoney } from './money.js';
+export { isWithin, parseCategoryPath, slugify, withAncestors, type Category } from './category.js';
+export { AVAILABILITIES, type AttributeValue, type Availability, type Product } from './product.js';
+export {
+	attributeFactsOf,
+	factsOfPage,
+	factsOfProduct,
+	isIsoDate,
+	PAGE_KINDS,
+	type AttributeFacts,
+	type Facts,
+	type PageKind,
+	type PageRef
+} from './facts.js';
+export { attributeColumn, CATALOG_COLUMNS, LIST_COLUMNS } from './columns.js';
+export { headerFaults, readRow, type CellFault, type ProductChange, type RawRow, type RowContext } from './row.js';
+export { csvLine, CsvReader, type CsvRecord } from './csv.js';

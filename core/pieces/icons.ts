@@ -1,0 +1,78 @@
+/// <reference path="./lucide.d.ts" />
+import BadgePercent from 'lucide/dist/esm/icons/badge-percent.mjs';
+import BookOpen from 'lucide/dist/esm/icons/book-open.mjs';
+import CalendarDays from 'lucide/dist/esm/icons/calendar-days.mjs';
+import CircleCheck from 'lucide/dist/esm/icons/circle-check.mjs';
+import CircleHelp from 'lucide/dist/esm/icons/circle-question-mark.mjs';
+import Clock from 'lucide/dist/esm/icons/clock.mjs';
+import Download from 'lucide/dist/esm/icons/download.mjs';
+import Droplets from 'lucide/dist/esm/icons/droplets.mjs';
+import FileText from 'lucide/dist/esm/icons/file-text.mjs';
+import Flower from 'lucide/dist/esm/icons/flower-2.mjs';
+import Gift from 'lucide/dist/esm/icons/gift.mjs';
+import Hammer from 'lucide/dist/esm/icons/hammer.mjs';
+import Heart from 'lucide/dist/esm/icons/heart.mjs';
+import Info from 'lucide/dist/esm/icons/info.mjs';
+import Leaf from 'lucide/dist/esm/icons/leaf.mjs';
+import Mail from 'lucide/dist/esm/icons/mail.mjs';
+import MapPin from 'lucide/dist/esm/icons/map-pin.mjs';
+import Package from 'lucide/dist/esm/icons/package.mjs';
+import Phone from 'lucide/dist/esm/icons/phone.mjs';
+import Recycle from 'lucide/dist/esm/icons/recycle.mjs';
+import Ruler from 'lucide/dist/esm/icons/ruler.mjs';
+import Scissors from 'lucide/dist/esm/icons/scissors.mjs';
+import Shield from 'lucide/dist/esm/icons/shield-check.mjs';
+import Shovel from 'lucide/dist/esm/icons/shovel.mjs';
+import Snowflake from 'lucide/dist/esm/icons/snowflake.mjs';
+import Sprout from 'lucide/dist/esm/icons/sprout.mjs';
+import Star from 'lucide/dist/esm/icons/star.mjs';
+import Sun from 'lucide/dist/esm/icons/sun.mjs';
+import TriangleAlert from 'lucide/dist/esm/icons/triangle-alert.mjs';
+import Truck from 'lucide/dist/esm/icons/truck.mjs';
+import Wrench from 'lucide/dist/esm/icons/wrench.mjs';
+import { element } from './html.js';
+
+const SHAPES = {
+	alert: TriangleAlert,
+	book: BookOpen,
+	calendar: CalendarDays,
+	check: CircleCheck,
+	clock: Clock,
+	discount: BadgePercent,
+	document: FileText,
+	download: Download,
+	flower: Flower,
+	gift: Gift,
+	hammer: Hammer,
+	heart: Heart,
+	help: CircleHelp,
+	info: Info,
+	leaf: Leaf,
+	mail: Mail,
+	package: Package,
+	phone: Phone,
+	place: MapPin,
+	recycle: Recycle,
+	ruler: Ruler,
+	scissors: Scissors,
+	shield: Shield,
+	shovel: Shovel,
+	snowflake: Snowflake,
+	sprout: Sprout,
+	star: Star,
+	sun: Sun,
+	tools: Wrench,
+	truck: Truck,
+	water: Droplets
+};
+
+export type IconName = keyof typeof SHAPES;
+
+/** The names of the shipped icons, in alphabetical order. The drawings are Lucide's (ISC licence). */
+export const ICON_NAMES = Object.keys(SHAPES) as [IconName, ...IconName[]];
+
+/** A shipped icon as an SVG element that takes the colour of the text and is hidden from assistive technology. */
+export function iconSvg(name: IconName): string {
+	const shapes = SHAPES[name].map(([shape, attributes]) => element(shape, attributes)).join('');
+	return element('svg', { class: 'anbau-icon', viewBox: '0 0 24 24', 'aria-hidden': 'true', focusable: 'false' }, shapes);
+}

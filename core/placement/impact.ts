@@ -1,0 +1,93 @@
+import { canonicalJson, effectiveTarget, type Piece } from '@anbau/core/pieces';
+import { Bitset, reach, type CatalogIndex } from '@anbau/core/rules';
+import { exceptionsByPiece, type ExceptionsOf } from './decide.js';
+import type { ReleaseContent } from './release.js';
+
+/** How one piece's change touches product pages. */
+export interface PieceImpact {
+	piece: string;
+	name: string;
+	/** Product pages that begin to show it, stop, show it elsewhere, or show it in other words. */
+	added: number;
+	removed: number;
+	moved: number;
+	reworded: number;
+}
+
+/** What changes between two states, on product pages. Pages of other kinds are counted as one per placement kind. */
+export interface Impact {
+	/** Product pages that change in any way. */
+	pages: number;
+	pieces: PieceImpact[];
+	/** Whether the order, names or hiding of the theme's own tabs change, which touches every product page. */
+	houseTabs: boolean;
+}
+
+/** The product pages that show a piece, its exceptions counted: its reach. `now` in milliseconds. */
+export function reachOfPiece(piece: Piece, exceptions: ExceptionsOf, index: CatalogIndex, now: number): Bitset {
+	const set = reach(effectiveTarget(piece), index, now);
+	for (const [product, mode] of exceptions) {
+		const id = index.id(product);
+		if (id === undefined) continue;
+		if (mode === 'show') set.add(id);
+		else set.delete(id);
+	}
+	return set;
+}
+
+/**
+ * What changes on product pages from one state to another, by set arithmetic over the reaches. Pieces that are off
+ * in both are left out, as are those that hang on no product page. `now` in milliseconds.
+ */
+export function impact(
+	before: ReleaseContent,
+	after: ReleaseContent,
+	index: CatalogIndex,
+	now: number,
+	isOff: (slug: string) => boolean = () => false
+): Impact {
+	const touched = new Bitset(index.size);
+	const pieces: PieceImpact[] = [];
+	const [exceptionsBefore, exceptionsAfter] = [exceptionsByPiece(before.exceptions), exceptionsByPiece(after.exceptions)];
+	for (const slug of new Set([...Object.keys(before.pieces), ...Object.keys(after.pieces)])) {
+		const old = before.pieces[slug];
+		const young = after.pieces[slug];
+		const from = pagesOf(old, exceptionsBefore(slug), index, now);
+		const to = pagesOf(young, exceptionsAfter(slug), index, now);
+		const [added, removed] = [to.clone().andNot(from), from.clone().andNot(to)];
+		const both = from.clone().and(to);
+		const moved = old && young && placing(old) !== placing(young);
+		const reworded = old && young && wording(old) !== wording(young);
+		if (!young && !old) continue;
+		if (added.count() + removed.count() === 0 && !moved && !reworded && old && young && canonicalJson(old) === canonicalJson(young)) continue;
+		const same = both.count();
+		pieces.push({
+			piece: slug,
+			name: (young ?? old)?.name ?? slug,
+			added: added.count(),
+			removed: removed.count(),
+			moved: moved ? same : 0,
+			reworded: reworded ? same : 0
+		});
+		if (isOff(slug)) continue;
+		touched.or(added).or(removed);
+		if (moved || reworded) touched.or(both);
+	}
+	const houseTabs = canonicalJson(before.houseTabs) !== canonicalJson(after.houseTabs);
+	return { pages: houseTabs ? index.size : touched.count(), pieces, houseTabs };
+}
+
+function pagesOf(piece: Piece | undefined, exceptions: ExceptionsOf, index: CatalogIndex, now: number): Bitset {
+	const hangs = piece?.placements.some((placement) => placement.page === 'product');
+	return piece && hangs ? reachOfPiece(piece, exceptions, index, now) : new Bitset(index.size);
+}
+
+function placing(piece: Piece): string {
+	return canonicalJson(piece.placements);
+}
+
+/** What a visitor reads or sees of a piece, and who and when. */
+function wording(piece: Piece): string {
+	const { name: _name, note: _note, placements: _placements, target: _target, ...seen } = piece;
+	return canonicalJson(seen);
+}

@@ -1,0 +1,6 @@
+export { EMPTY_RELEASE, placementsOf, type Exception, type HouseTab, type HungPlacement, type ReleaseContent } from './release.js';
+export { exceptionsByPiece, isOnFor, reachPredicate, type Circumstances, type ExceptionsOf } from './decide.js';
+export { byOrder } from './order.js';
+export { CompiledRelease, type HookEntry, type PageDocument, type PageRequest, type TabEntry } from './resolve.js';
+export { explainPiece, type Explanation, type Reason } from './explain.js';
+export { impact, reachOfPiece, type Impact, type PieceImpact } from './impact.js';

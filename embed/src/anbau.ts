@@ -1,0 +1,99 @@
+import type { PageDocument } from '@anbau/core/placement';
+import { fetchDocument, type PageOf } from './fetchDocument.js';
+import { loadStyle, warnOfPolicy } from './page.js';
+import { place, placeTabs, type Placed } from './place.js';
+import type { BuildStrip } from './tabs.js';
+
+/**
+ * The storefront's script. It finds the page's hooks, fetches one document and places the pieces; whatever goes
+ * wrong, the page stays as the theme made it.
+ */
+function start(script: HTMLScriptElement): void {
+	const base = new URL('.', script.src).href;
+	warnOfPolicy(new URL(base).origin);
+	let placed: Placed | null = null;
+	let current: PageDocument | null = null;
+	let asked = '';
+	let scheduled = false;
+
+	const observer = new MutationObserver(() => {
+		if (scheduled) return;
+		scheduled = true;
+		requestAnimationFrame(() => {
+			scheduled = false;
+			guard(look);
+		});
+	});
+
+	/** Places the present document, in the place of what an earlier one brought. */
+	async function show(document_: PageDocument): Promise<void> {
+		const build = needsTabs(document_) ? await loadTabs(base) : null;
+		placed?.undo();
+		placed = place(document_, document);
+		if (build) placeTabs(placed, document_, document, build);
+		observer.takeRecords();
+	}
+
+	/** Sees whether the page became another one, or lost what was placed. */
+	async function look(): Promise<void> {
+		const page = pageOf(script);
+		const id = JSON.stringify(page);
+		if (id !== asked) {
+			asked = id;
+			const found = await fetchDocument(base, page);
+			if (id !== asked) return;
+			if (found && hasPieces(found)) await loadStyle(base);
+			current = found;
+			if (found) await show(found);
+			else placed?.undo();
+		} else if (current && placed?.isLost()) await show(current);
+	}
+
+	const begin = () => {
+		observer.observe(document.documentElement, { childList: true, subtree: true });
+		observer.observe(script, { attributes: true });
+		guard(look);
+	};
+	if (document.readyState === 'loading') document.addEventListener('DOMContentLoaded', begin);
+	else begin();
+}
+
+function pageOf({ dataset }: HTMLScriptElement): PageOf {
+	return {
+		store: dataset.store ?? '',
+		kind: dataset.page ?? 'plain',
+		id: dataset.id ?? '',
+		visitor: dataset.visitor ?? '',
+		campaign: new URLSearchParams(location.search).get('utm_campaign') ?? ''
+	};
+}
+
+function hasPieces(found: PageDocument): boolean {
+	return found.tabs.length > 0 || Object.keys(found.hooks).length > 0;
+}
+
+function needsTabs(found: PageDocument): boolean {
+	return found.tabs.length > 0 || JSON.stringify(found.hooks).includes('data-anbau-tabs');
+}
+
+async function loadTabs(base: string): Promise<BuildStrip> {
+	const module = (await import(`${base}anbau-tabs.js`)) as { buildStrip: BuildStrip };
+	return module.buildStrip;
+}
+
+/** Runs work and keeps its failure out of the page. */
+function guard(work: () => Promise<void>): void {
+	work().catch((error: unknown) => console.warn('Anbau left the page as it is.', error));
+}
+
+// However often the script is included, it runs once.
+const RUNS = Symbol.for('anbau');
+const own = document.currentScript;
+if (own instanceof HTMLScriptElement && !(RUNS in window)) {
+	Object.defineProperty(window, RUNS, { value: true });
+	try {
+		start(own);
+	} catch (error) {
+		console.warn('Anbau left the page as it is.', error);
+	}
+}

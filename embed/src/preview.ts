@@ -1,0 +1,43 @@
+import type { PageDocument } from '@anbau/core/placement';
+import { place, placeTabs, type Placed } from './place.js';
+import { buildStrip } from './tabs.js';
+
+/** What the owner's workbench sends: a document to show in this snapshot of a page, and the piece to look at. */
+interface Order {
+	anbau: 'show';
+	document: PageDocument;
+	focus: string | null;
+}
+
+let placed: Placed | null = null;
+
+/** Shows a document in the snapshot and answers which of its hooks the page lacks. */
+function show({ document: found, focus }: Order): void {
+	const openTab = document.querySelector('[role="tab"][aria-selected="true"]')?.textContent;
+	placed?.undo();
+	placed = place(found, document);
+	placeTabs(placed, found, document, buildStrip);
+	parent.postMessage({ anbau: 'shown', missing: placed.missing }, '*');
+	if (focus !== null) lookAt(focus, openTab ?? null);
+}
+
+function lookAt(piece: string, openTab: string | null): void {
+	const nodes = document.querySelectorAll<HTMLElement>(`[data-anbau-piece="${CSS.escape(piece)}"]`);
+	const [first] = nodes;
+	for (const node of nodes) node.classList.add('anbau-looked-at');
+	const tabs = [...document.querySelectorAll<HTMLElement>('[role="tab"]')];
+	const own = tabs.filter((tab) => [...nodes].some((node) => node.id === tab.getAttribute('aria-controls')));
+	(own.find((tab) => tab.textContent === openTab) ?? own[0])?.click();
+	(own[0] ?? first)?.scrollIntoView({ block: 'center' });
+}
+
+addEventListener('message', ({ data, source }: MessageEvent<unknown>) => {
+	if (source !== parent || typeof data !== 'object' || data === null || !('anbau' in data) || data.anbau !== 'show') return;
+	show(data as Order);
+});
+// A preview is to be looked at: nothing in it leads away.
+addEventListener('click', (event) => {
+	if (event.target instanceof Element && event.target.closest('a[href], button:not([role="tab"])')) event.preventDefault();
+});
+addEventListener('submit', (event) => event.preventDefault());
+parent.postMessage({ anbau: 'ready' }, '*');

@@ -1,0 +1,40 @@
+import type { Handle, HandleServerError } from '@sveltejs/kit';
+import { actorOf, SESSION_COOKIE } from '$lib/server/auth.js';
+import { isUnreachable } from '$lib/server/unreachable.js';
+import { Problem } from '$lib/server/problem.js';
+
+const AWAY = new Problem('database-away', 503, 'Anbau cannot reach its database, so nothing can be read or saved here. The shop goes on from memory.');
+
+/** Who asks is settled before any route of the owner's side runs; failures become problem documents. */
+export const handle: Handle = async ({ event, resolve }) => {
+	event.locals.actor = null;
+	const { pathname } = event.url;
+	if (pathname.startsWith('/live/')) return resolve(event);
+	const isApi = pathname.startsWith('/api/');
+	try {
+		event.locals.actor = await actorOf(event.request, event.cookies.get(SESSION_COOKIE));
+	} catch (error) {
+		const problem = problemOf(error);
+		if (isApi) return problem.toResponse();
+		return new Response(problem.message, { status: problem.status, headers: { 'content-type': 'text/plain; charset=utf-8' } });
+	}
+	const response = await resolve(event);
+	if (!isApi && !response.headers.has('content-security-policy')) response.headers.set('x-frame-options', 'DENY');
+	response.headers.set('x-content-type-options', 'nosniff');
+	return response;
+};
+
+/** A failure as the problem it is; what nobody foresaw is thrown on. */
+function problemOf(error: unknown): Problem {
+	if (error instanceof Problem) return error;
+	if (isUnreachable(error)) return AWAY;
+	throw error;
+}
+
+export const handleError: HandleServerError = ({ error, status, message, event }) => {
+	if (status === 404) return { message: 'There is nothing at this address.' };
+	if (error instanceof Problem) return { message: error.message };
+	if (isUnreachable(error)) return { message: AWAY.message };
+	console.error(`${event.request.method} ${event.url.pathname}`, error);
+	return { message: status === 500 ? 'Something went wrong inside Anbau; nothing was changed. The server log says what.' : message };
+};

@@ -1,0 +1,127 @@
+import { randomUUID } from 'node:crypto';
+import { CompiledRelease, EMPTY_RELEASE } from '@anbau/core/placement';
+import { listen, type News } from '../db/notify.js';
+import { offSlugs } from '../db/pieces.js';
+import { database } from '../db/pool.js';
+import { latestRelease } from '../db/releases.js';
+import { storeById, storeByKey, type Store } from '../db/stores.js';
+import { CatalogState } from './catalogState.js';
+
+/** This process among those that share the database. */
+export const PROCESS_ID = randomUUID();
+
+/** How long a compiled release stays: rules about age are compiled for a moment. */
+const RELEASE_LIFETIME = 10 * 60_000;
+
+/** A store in memory: enough to answer its storefront without the database. */
+export interface StoreState {
+	store: Store;
+	catalog: CatalogState;
+	release: CompiledRelease;
+}
+
+interface Held extends StoreState {
+	off: Set<string>;
+	compiledAt: number;
+}
+
+/**
+ * The stores of this process. A store is read when first asked for; afterwards it is answered from memory and read
+ * anew when another process tells that something changed.
+ */
+class StoreStates {
+	private readonly held = new Map<number, Promise<Held>>();
+	private readonly idByKey = new Map<string, number>();
+	private listening = false;
+
+	/** A store by the key in its public addresses; undefined when there is none. */
+	async byKey(key: string, now: number): Promise<StoreState | undefined> {
+		let id = this.idByKey.get(key);
+		if (id === undefined) {
+			const store = await storeByKey(database(), key);
+			if (!store) return undefined;
+			id = store.id;
+			this.idByKey.set(key, id);
+		}
+		return this.byId(id, now);
+	}
+
+	async byId(id: number, now: number): Promise<StoreState> {
+		this.startListening();
+		let promise = this.held.get(id);
+		if (!promise) {
+			promise = load(id);
+			this.held.set(id, promise);
+			promise.catch(() => this.held.delete(id));
+		}
+		const held = await promise;
+		if (now - held.compiledAt > RELEASE_LIFETIME || now < held.compiledAt) recompile(held, now);
+		return held;
+	}
+
+	/** Reads a store's catalogue anew. */
+	async reloadCatalog(id: number): Promise<void> {
+		const held = await this.held.get(id);
+		if (held) held.catalog = await CatalogState.load(id);
+	}
+
+	/** Reads one product anew. */
+	async reloadProduct(id: number, key: string): Promise<void> {
+		const held = await this.held.get(id);
+		if (held) held.catalog = await held.catalog.withProduct(id, key);
+	}
+
+	/** Reads a store's release, off switches and settings anew. */
+	async reloadRelease(id: number): Promise<void> {
+		const held = await this.held.get(id);
+		if (held) Object.assign(held, await loadRelease(id));
+	}
+
+	private startListening(): void {
+		if (this.listening) return;
+		this.listening = true;
+		listen(
+			process.env.DATABASE_URL ?? '',
+			(news) => this.hear(news),
+			() => this.hearAll()
+		);
+	}
+
+	private hear({ process: from, store, what }: News): void {
+		if (from === PROCESS_ID) return;
+		const reload = what === 'catalog' ? this.reloadCatalog(store) : this.reloadRelease(store);
+		reload.catch((error: unknown) => console.error('A change by another process could not be read yet.', error));
+	}
+
+	/** After the connection was lost, anything may have changed. */
+	private hearAll(): void {
+		for (const store of this.held.keys()) {
+			this.hear({ process: '', store, what: 'catalog' });
+			this.hear({ process: '', store, what: 'release' });
+		}
+	}
+}
+
+async function load(id: number): Promise<Held> {
+	const [catalog, release] = [await CatalogState.load(id), await loadRelease(id)];
+	return { catalog, ...release };
+}
+
+async function loadRelease(id: number): Promise<Omit<Held, 'catalog'>> {
+	const db = database();
+	const store = await storeById(db, id);
+	if (!store) throw new Error(`There is no store ${id}`);
+	const off = new Set(await offSlugs(db, id));
+	const row = await latestRelease(db, id);
+	const now = Date.now();
+	const release = new CompiledRelease(row?.number ?? 0, row?.content ?? EMPTY_RELEASE, store.zone, (slug) => off.has(slug), now);
+	return { store, off, release, compiledAt: now };
+}
+
+function recompile(held: Held, now: number): void {
+	const { number, content } = held.release;
+	held.release = new CompiledRelease(number, content, held.store.zone, (slug) => held.off.has(slug), now);
+	held.compiledAt = now;
+}
+
+export const storeStates = new StoreStates();

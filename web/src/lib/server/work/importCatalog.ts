@@ -1,0 +1,120 @@
+import { CatalogStage, confirmStaged, mergeStage, removeUnstaged, saveCategories } from '../db/catalogImport.js';
+import { writeAudit } from '../db/audit.js';
+import { tell } from '../db/notify.js';
+import { lockStore, transaction } from '../db/pool.js';
+import type { Store } from '../db/stores.js';
+import type { Actor } from '../db/users.js';
+import { Problem } from '../problem.js';
+import { PROCESS_ID, storeStates } from '../state/storeStates.js';
+import { CsvCatalogRows, NdjsonCatalogRows, type CatalogRows, type Rejection } from './catalogRows.js';
+import type { Job } from './jobs.js';
+
+/** What an import did. `rejected` lists the first 1,000 faults, `rejectedTotal` counts them all. */
+export interface ImportResult {
+	inserted: number;
+	updated: number;
+	unchanged: number;
+	removed: number;
+	rejected: Rejection[];
+	rejectedTotal: number;
+}
+
+export type CatalogFormat = 'csv' | 'ndjson';
+export type ImportMode = 'upsert' | 'replace';
+
+const LISTED_REJECTIONS = 1000;
+
+/**
+ * Takes a catalogue file into the store in one transaction: rows are read as they arrive, staged, and merged at the
+ * end. A row that cannot be read is listed, the others go in. In mode `replace` products that the file does not
+ * name are removed, unless a row was rejected: what it meant is not known, so nothing is removed then.
+ */
+export async function importCatalog(
+	store: Store,
+	actor: Actor,
+	body: AsyncIterable<Uint8Array>,
+	format: CatalogFormat,
+	mode: ImportMode,
+	job: Job
+): Promise<ImportResult> {
+	const rows = format === 'csv' ? new CsvCatalogRows(store.currency) : new NdjsonCatalogRows(store.currency);
+	const result = await transaction(async (client) => {
+		await lockStore(client, store.id, 'catalog');
+		const stage = await CatalogStage.open(client);
+		let staged = 0;
+		try {
+			staged = await readInto(stage, rows, body, job);
+		} catch (error) {
+			await stage.abort();
+			throw error;
+		}
+		await stage.close();
+		job.checkpoint();
+		await saveCategories(client, store.id, [...rows.categories.values()]);
+		const { inserted, updated } = await mergeStage(client, store.id, store.currency);
+		if (inserted < staged) await confirmStaged(client, store.id);
+		const removed = mode === 'replace' && rows.rejected.length === 0 ? await removeUnstaged(client, store.id) : 0;
+		const counts = { inserted, updated, unchanged: staged - inserted - updated, removed };
+		await writeAudit(client, actor, 'import', 'catalog', null, counts);
+		job.checkpoint();
+		await tell(client, { process: PROCESS_ID, store: store.id, what: 'catalog' });
+		return { ...counts, rejected: rows.rejected.slice(0, LISTED_REJECTIONS), rejectedTotal: rows.rejected.length };
+	});
+	await storeStates.reloadCatalog(store.id);
+	return result;
+}
+
+async function readInto(stage: CatalogStage, rows: CatalogRows, body: AsyncIterable<Uint8Array>, job: Job): Promise<number> {
+	const decoder = new Utf8Pieces();
+	let staged = 0;
+	const take = async (changes: ReturnType<CatalogRows['push']>) => {
+		for (const change of changes) await stage.add(change);
+		staged += changes.length;
+		job.rows = staged + rows.rejected.length;
+		job.checkpoint();
+	};
+	for await (const chunk of body) {
+		job.bytes += chunk.byteLength;
+		const piece = decoder.push(chunk);
+		if (piece !== '') await take(rows.push(piece));
+	}
+	await take(rows.push(decoder.end()));
+	await take(rows.end());
+	return staged;
+}
+
+/** How much text is parsed at a time. */
+const PIECE = 1 << 20;
+
+/** Decodes UTF-8 strictly, and gathers small chunks so that the text is parsed in pieces of about a million. */
+class Utf8Pieces {
+	private readonly decoder = new TextDecoder('utf-8', { fatal: true, ignoreBOM: true });
+	private chunks: Uint8Array[] = [];
+	private size = 0;
+	private offset = 0;
+
+	push(chunk: Uint8Array): string {
+		this.chunks.push(chunk);
+		this.size += chunk.byteLength;
+		return this.size < PIECE ? '' : this.decode(true);
+	}
+
+	end(): string {
+		return this.decode(false);
+	}
+
+	private decode(stream: boolean): string {
+		const bytes = Buffer.concat(this.chunks);
+		this.chunks = [];
+		this.size = 0;
+		try {
+			const text = this.decoder.decode(bytes, { stream });
+			this.offset += bytes.byteLength;
+			return text;
+		} catch {
+			throw new Problem('invalid', 422, 'The file is not UTF-8; save it as UTF-8 and send it again.', [
+				{ at: `byte ${this.offset} and later`, message: 'has bytes that are not UTF-8' }
+			]);
+		}
+	}
+}

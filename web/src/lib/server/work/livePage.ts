@@ -1,0 +1,68 @@
+import { createHash } from 'node:crypto';
+import { jwtVerify } from 'jose';
+import { z } from 'zod';
+import { factsOfPage, factsOfProduct, PAGE_KINDS, type PageRef } from '@anbau/core/catalog';
+import { GUEST, type Visitor } from '@anbau/core/pieces';
+import type { PageDocument } from '@anbau/core/placement';
+import { storeStates, type StoreState } from '../state/storeStates.js';
+
+const querySchema = z.object({
+	kind: z.enum(PAGE_KINDS).catch('plain'),
+	id: z.string().max(300).catch(''),
+	campaign: z.string().max(100).nullable().catch(null)
+});
+
+export interface LiveAnswer {
+	body: string;
+	etag: string;
+	cacheControl: string;
+}
+
+/**
+ * The live document of a page as JSON. A page that is not known is an empty document. An answer for a visitor with
+ * a valid token is private; without one the visitor is a guest.
+ */
+export async function livePage(storeKey: string, parameters: URLSearchParams, token: string | null, now: number): Promise<LiveAnswer | null> {
+	const state = await storeStates.byKey(storeKey, now);
+	if (!state) return null;
+	const { kind, id, campaign } = querySchema.parse({ kind: parameters.get('kind'), id: parameters.get('id'), campaign: parameters.get('campaign') });
+	const signedIn = token === null ? null : await visitorOf(token, state.store.visitorSecret, now);
+	const document = resolvePage(state, { kind, key: id }, { ...(signedIn ?? GUEST), campaign }, now);
+	const body = JSON.stringify(document);
+	const etag = `"${createHash('sha256').update(body).digest('base64url').slice(0, 27)}"`;
+	return { body, etag, cacheControl: signedIn ? 'private, no-store' : sharedCaching(state, document, now) };
+}
+
+function resolvePage(state: StoreState, page: PageRef, visitor: Visitor, now: number): PageDocument {
+	const { store, catalog, release } = state;
+	const product = page.kind === 'product' ? catalog.product(page.key) : undefined;
+	const live = { product: product ?? null, locale: store.locale, categoryTitle: catalog.categoryTitle };
+	if (page.kind === 'product' && !product) {
+		return { release: release.number, page, validUntil: null, hooks: {}, tabs: [] };
+	}
+	const facts = product ? factsOfProduct(product) : factsOfPage(page);
+	return release.resolve({ facts, live, visitor, now });
+}
+
+/** Browsers always ask again; shared caches may keep the document, but never past the next change of a window. */
+function sharedCaching(state: StoreState, document: PageDocument, now: number): string {
+	const untilChange = document.validUntil === null ? Infinity : Math.max(0, Math.floor((Date.parse(document.validUntil) - now) / 1000));
+	const seconds = Math.min(state.store.cacheSeconds, untilChange);
+	return `public, max-age=0, s-maxage=${seconds}, must-revalidate`;
+}
+
+const claimsSchema = z.object({ groups: z.array(z.string()).catch([]) });
+
+/** A signed-in visitor by the shop's token (JWT, HS256, RFC 7519), which must say when it ends; null if it is not valid. */
+async function visitorOf(token: string, secret: string, now: number): Promise<Visitor | null> {
+	try {
+		const { payload } = await jwtVerify(token, new TextEncoder().encode(secret), {
+			algorithms: ['HS256'],
+			requiredClaims: ['exp'],
+			currentDate: new Date(now)
+		});
+		return { signedIn: true, groups: claimsSchema.parse(payload).groups, campaign: null };
+	} catch {
+		return null;
+	}
+}

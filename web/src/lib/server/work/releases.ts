@@ -1,0 +1,115 @@
+import { z } from 'zod';
+import { canonicalJson } from '@anbau/core/pieces';
+import { EMPTY_RELEASE, impact, type Impact, type ReleaseContent } from '@anbau/core/placement';
+import { writeAudit } from '../db/audit.js';
+import { allHouseTabs } from '../db/houseTabs.js';
+import { tell } from '../db/notify.js';
+import { allPieces, deletePieces, type PieceRow } from '../db/pieces.js';
+import { database, lockStore, transaction, type Db } from '../db/pool.js';
+import { insertRelease, latestRelease, listReleases, releaseByNumber, type ReleaseSummary } from '../db/releases.js';
+import type { Actor } from '../db/users.js';
+import { Problem, readBy } from '../problem.js';
+import { PROCESS_ID, storeStates } from '../state/storeStates.js';
+
+/** What waits to be published. */
+export interface Waiting extends Impact {
+	/** How many pieces change, the theme's tabs counted as one. */
+	changes: number;
+}
+
+/** What a release of everything, or of some pieces, would change. */
+export async function waiting(actor: Actor, pieces: string[] | null, now: number): Promise<Waiting> {
+	const { catalog } = await storeStates.byId(actor.storeId, now);
+	const { before, after, off } = await compose(database(), actor.storeId, pieces);
+	const found = impact(before, after, catalog.index, now, (slug) => off.has(slug));
+	return { ...found, changes: found.pieces.length + (found.houseTabs ? 1 : 0) };
+}
+
+interface Composition {
+	number: number;
+	before: ReleaseContent;
+	after: ReleaseContent;
+	off: Set<string>;
+	/** Drafts that were deleted and are in no release any more. */
+	gone: string[];
+}
+
+/** The release in force, and the one that would follow it. */
+async function compose(db: Db, storeId: number, only: string[] | null): Promise<Composition> {
+	const latest = await latestRelease(db, storeId);
+	const before = latest?.content ?? EMPTY_RELEASE;
+	const rows = await allPieces(db, storeId);
+	const chosen = only === null ? rows : only.map((slug) => chosenRow(rows, slug));
+	const pieces = { ...before.pieces };
+	for (const row of chosen) {
+		if (row.removed) delete pieces[row.slug];
+		else pieces[row.slug] = row.doc;
+	}
+	const houseTabs = only === null ? await allHouseTabs(db, storeId) : before.houseTabs;
+	return {
+		number: (latest?.number ?? 0) + 1,
+		before,
+		after: { ...before, pieces, houseTabs },
+		off: new Set(rows.filter((row) => !row.on).map((row) => row.slug)),
+		gone: chosen.filter((row) => row.removed).map((row) => row.slug)
+	};
+}
+
+function chosenRow(rows: readonly PieceRow[], slug: string): PieceRow {
+	const row = rows.find((one) => one.slug === slug);
+	if (!row) throw new Problem('not-found', 404, `There is no piece with the slug “${slug}”.`, [{ at: '/pieces', message: `names “${slug}”, which is not there` }]);
+	return row;
+}
+
+export const publishSchema = z.strictObject({
+	note: z.string().trim().max(1000).default(''),
+	pieces: z.array(z.string()).min(1).max(10_000).optional()
+});
+
+/** Publishes everything that waits, or the given pieces, as the next release. */
+export async function publish(actor: Actor, input: unknown, now: number): Promise<{ release: number; pages: number }> {
+	const { note, pieces } = readBy(publishSchema, input, 'The release');
+	const { catalog } = await storeStates.byId(actor.storeId, now);
+	const result = await transaction(async (client) => {
+		await lockStore(client, actor.storeId, 'release');
+		const { number, before, after, off, gone } = await compose(client, actor.storeId, pieces ?? null);
+		if (number > 1 && canonicalJson(before) === canonicalJson(after)) {
+			throw new Problem('nothing-to-publish', 409, 'Nothing waits to be published.');
+		}
+		const { pages } = impact(before, after, catalog.index, now, (slug) => off.has(slug));
+		await insertRelease(client, actor.storeId, { number, content: after, note, pages, author: actor.name });
+		await deletePieces(client, actor.storeId, gone);
+		await finish(client, actor, 'publish', number);
+		return { release: number, pages };
+	});
+	await storeStates.reloadRelease(actor.storeId);
+	return result;
+}
+
+/** Puts an earlier release back, as a release of its own. Drafts and off switches stay as they are. */
+export async function restore(actor: Actor, number: number, now: number): Promise<{ release: number; pages: number }> {
+	const { catalog } = await storeStates.byId(actor.storeId, now);
+	const result = await transaction(async (client) => {
+		await lockStore(client, actor.storeId, 'release');
+		const wanted = await releaseByNumber(client, actor.storeId, number);
+		if (!wanted) throw new Problem('not-found', 404, `There is no release ${number}.`);
+		const latest = await latestRelease(client, actor.storeId);
+		const next = (latest?.number ?? 0) + 1;
+		const { pages } = impact(latest?.content ?? EMPTY_RELEASE, wanted.content, catalog.index, now);
+		const note = `Put back release ${number}`;
+		await insertRelease(client, actor.storeId, { number: next, content: wanted.content, note, pages, author: actor.name });
+		await finish(client, actor, 'restore', next);
+		return { release: next, pages };
+	});
+	await storeStates.reloadRelease(actor.storeId);
+	return result;
+}
+
+async function finish(db: Db, actor: Actor, action: string, number: number): Promise<void> {
+	await writeAudit(db, actor, action, `release ${number}`);
+	await tell(db, { process: PROCESS_ID, store: actor.storeId, what: 'release' });
+}
+
+export function pastReleases(actor: Actor): Promise<ReleaseSummary[]> {
+	return listReleases(database(), actor.storeId);
+}

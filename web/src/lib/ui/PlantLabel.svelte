@@ -1,0 +1,39 @@
+<script lang="ts">
+	import MessageSquareText from '@lucide/svelte/icons/message-square-text';
+	import Folder from '@lucide/svelte/icons/panel-top';
+	import type { PieceKind } from '@anbau/core/pieces';
+	import { KIND_WORDS } from '$lib/desk/words.js';
+
+	/** The plant label by which a piece is recognised anywhere: a flat strip with a pointed left end. */
+	interface Props {
+		kind: PieceKind | 'house';
+		text: string;
+		faded?: boolean;
+		withKind?: boolean;
+	}
+	let { kind, text, faded = false, withKind = true }: Props = $props();
+
+	const look = {
+		tab: 'bg-kind-tab-soft text-kind-tab',
+		message: 'bg-kind-message-soft text-kind-message',
+		house: 'bg-kind-house-soft text-kind-house'
+	};
+	const Icon = $derived(kind === 'message' ? MessageSquareText : Folder);
+	const word = $derived(kind === 'house' ? 'House tab' : KIND_WORDS[kind]);
+</script>
+
+<span class={['label inline-flex h-7 max-w-full min-w-0 items-center gap-1.5 pr-3 pl-2.5', look[kind], faded && 'opacity-60']}>
+	<span class="size-1.5 shrink-0 rounded-full bg-current" aria-hidden="true"></span>
+	<span class="text-base-content truncate text-[14px] font-semibold">{text}</span>
+	{#if withKind}
+		<Icon class="size-3.5 shrink-0" aria-hidden="true" />
+		<span class="sr-only">{word}</span>
+	{/if}
+</span>
+
+<style>
+	.label {
+		clip-path: polygon(0 50%, 9px 0, 100% 0, 100% 100%, 9px 100%);
+		padding-left: 14px;
+	}
+</style>

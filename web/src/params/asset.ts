@@ -1,0 +1,4 @@
+import type { ParamMatcher } from '@sveltejs/kit';
+
+/** The storefront's script and style, by their public names. */
+export const match: ParamMatcher = (name) => /^anbau(-tabs|-preview)?\.(js|css)$/.test(name);
