@@ -28,7 +28,9 @@ export const DEMO_PIECES: Record<string, PieceDocument> = {
 		body: { markdown: 'We build this one for you.\n\n**{product.title}** leaves our workshop in **{tag.lead}**.' },
 		settings: { tone: 'attention', button: null },
 		placements: [{ id: 'above-buy', hook: 'above-buy', priority: 10 }],
-		target: { all: [tag('made-to-order'), { not: { field: 'product', operator: 'in', value: ['brick-base-cold-frame-kit'] } }] }
+		target: {
+			all: [tag('made-to-order'), { not: { field: 'product', operator: 'in', value: ['brick-base-cold-frame-kit'] } }]
+		}
 	},
 	'freight-notice': {
 		kind: 'message',
@@ -118,12 +120,18 @@ export const DEMO_PIECES: Record<string, PieceDocument> = {
 			{
 				slug: 'planting',
 				heading: 'Planting',
-				body: { markdown: 'Soak the roots for an hour. Dig the hole twice as wide as the roots and plant to the old soil mark.\n\nFirm with your heel and water once, well, even in rain.' }
+				body: {
+					markdown:
+						'Soak the roots for an hour. Dig the hole twice as wide as the roots and plant to the old soil mark.\n\nFirm with your heel and water once, well, even in rain.'
+				}
 			},
 			{
 				slug: 'first-year',
 				heading: 'The first year',
-				body: { markdown: '- Keep a square metre round the stem free of grass.\n- Water in dry weeks, a full can at a time.\n- Take off the first fruit.' }
+				body: {
+					markdown:
+						'- Keep a square metre round the stem free of grass.\n- Water in dry weeks, a full can at a time.\n- Take off the first fruit.'
+				}
 			}
 		],
 		placements: [{ id: 'tabs', hook: 'tabs', priority: 15 }],
@@ -137,11 +145,19 @@ export const DEMO_PIECES: Record<string, PieceDocument> = {
 			{
 				slug: 'care-of-wood',
 				heading: 'Care of wood',
-				body: { markdown: 'Oil oak and larch once a year in spring. Left alone, both turn silver-grey; that is only a matter of taste.' }
+				body: {
+					markdown:
+						'Oil oak and larch once a year in spring. Left alone, both turn silver-grey; that is only a matter of taste.'
+				}
 			}
 		],
 		placements: [{ id: 'tabs', hook: 'tabs', priority: 25 }],
-		target: { any: [{ field: 'attribute.material', operator: 'in', value: ['Oak', 'Larch', 'Cedar', 'Pine'] }, within('benches')] }
+		target: {
+			any: [
+				{ field: 'attribute.material', operator: 'in', value: ['Oak', 'Larch', 'Cedar', 'Pine'] },
+				within('benches')
+			]
+		}
 	},
 	'call-the-nursery': {
 		kind: 'message',

@@ -32,5 +32,8 @@ function cellsOf(product: DemoProduct, shopUrl: string): string[] {
 		sold30: String(product.sold30),
 		url: `${shopUrl}/products/${product.key}`
 	};
-	return [...CATALOG_COLUMNS.map((column) => cells[column]), ...ATTRIBUTES.map((code) => product.attributes[code] ?? '')];
+	return [
+		...CATALOG_COLUMNS.map((column) => cells[column]),
+		...ATTRIBUTES.map((code) => product.attributes[code] ?? '')
+	];
 }

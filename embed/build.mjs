@@ -5,7 +5,15 @@ import { build } from 'esbuild';
 /** Builds the storefront's scripts and style: one classic script to include, one module loaded only when needed. */
 await rm(new URL('dist', import.meta.url), { recursive: true, force: true });
 /** @type {import('esbuild').BuildOptions} */
-const shared = { bundle: true, minify: true, target: ['es2021'], charset: 'utf8', legalComments: 'none', absWorkingDir: import.meta.dirname, outdir: 'dist' };
+const shared = {
+	bundle: true,
+	minify: true,
+	target: ['es2021'],
+	charset: 'utf8',
+	legalComments: 'none',
+	absWorkingDir: import.meta.dirname,
+	outdir: 'dist'
+};
 await build({ ...shared, entryPoints: { anbau: 'src/anbau.ts', 'anbau-preview': 'src/preview.ts' }, format: 'iife' });
 await build({ ...shared, entryPoints: { 'anbau-tabs': 'src/tabs.ts' }, format: 'esm' });
 await build({ ...shared, entryPoints: { anbau: 'src/anbau.css' } });

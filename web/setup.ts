@@ -32,7 +32,12 @@ async function ensureStore(): Promise<void> {
 			visitorSecret: setting('VISITOR_SECRET')
 		});
 		const passwordHash = await hash(setting('OWNER_PASSWORD'));
-		await insertUser(client, { storeId: store.id, email: setting('OWNER_EMAIL'), name: 'Ada Hollowmere', passwordHash });
+		await insertUser(client, {
+			storeId: store.id,
+			email: setting('OWNER_EMAIL'),
+			name: 'Ada Hollowmere',
+			passwordHash
+		});
 		await insertApiKey(client, hashSecret(setting('API_KEY')), store.id, 'API key of the demo');
 	});
 }

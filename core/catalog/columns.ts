@@ -111,7 +111,8 @@ export function readInstant(text: string): Cell<string> {
 /** Reads an absolute http(s) address. */
 export function readUrl(text: string): Cell<string> {
 	if (text.length > 2000) return bad('is an address of more than 2000 characters');
-	if (!/^https?:\/\/[^\s/?#]+[^\s]*$/i.test(text)) return bad(`“${text}” is not an address that begins with http:// or https://`);
+	if (!/^https?:\/\/[^\s/?#]+[^\s]*$/i.test(text))
+		return bad(`“${text}” is not an address that begins with http:// or https://`);
 	return good(text);
 }
 

@@ -22,7 +22,9 @@ const MISPLACED = 'has a quote in the wrong place; a quote inside a quoted field
 export class CsvReader {
 	private pending = '';
 	private line = 1;
-	private delimiter: string | null = null;
+	private format: Format | null = null;
+	/** Where the records that were taken end in the pending text. */
+	private taken = 0;
 
 	/** Takes the next piece and answers the records that are complete. */
 	push(piece: string): CsvRecord[] {
@@ -36,44 +38,65 @@ export class CsvReader {
 	}
 
 	private read(last: boolean): CsvRecord[] {
-		if (this.delimiter === null) {
+		if (this.format === null) {
 			if (this.pending.startsWith('\ufeff')) this.pending = this.pending.slice(1);
-			this.delimiter = detectDelimiter(this.pending, last);
-			if (this.delimiter === null) return [];
+			this.format = detectFormat(this.pending, last);
+			if (this.format === null) return [];
 		}
+		const { format } = this;
 		const records: CsvRecord[] = [];
-		while (this.pending !== '') {
-			const { rows, unclosed } = this.parse(this.delimiter, last);
-			for (const row of rows) this.take(row, records);
-			if (!unclosed) break;
-			records.push({ line: this.line, cells: [], fault: UNCLOSED });
-			this.skipLine();
-		}
+		for (let goesOn = true; goesOn && this.pending !== '';) goesOn = this.parse(format, last, records);
 		return records;
 	}
 
-	/** Parses what is pending, up to the last record when more may come, and keeps the rest pending. */
-	private parse(delimiter: string, last: boolean): { rows: ParsedRow[]; unclosed: boolean } {
-		const rows: ParsedRow[] = [];
-		Papa.parse<string[]>(this.pending, {
-			delimiter,
-			step: ({ data, errors, meta }) => rows.push({ cells: data, end: meta.cursor, code: errors[0]?.code })
+	/**
+	 * Parses what is pending, up to the last record when more may come. A faulty record is given up with its first
+	 * line, and reading begins anew behind it: a stray quote takes no other line with it. Answers whether to go on.
+	 */
+	private parse(format: Format, last: boolean, records: CsvRecord[]): boolean {
+		let end = 0;
+		let held: string[] | null = null;
+		let fault: string | null = null;
+		// A carriage return at the end may be half of a line break.
+		const text = !last && this.pending.endsWith('\r') ? this.pending.slice(0, -1) : this.pending;
+		Papa.parse<string[]>(text, {
+			...format,
+			step: ({ data, errors, meta }, parser) => {
+				// A record is taken once another follows it; the last one may not be complete.
+				if (held) this.take(held, records);
+				[held, fault] = [null, errors[0] ? (errors[0].code === 'MissingQuotes' ? UNCLOSED : MISPLACED) : null];
+				if (fault) return parser.abort();
+				[held, this.taken, end] = [data, end, meta.cursor];
+			}
 		});
-		const tail = rows.at(-1);
-		if (!tail || (last && tail.code !== 'MissingQuotes')) {
-			this.pending = '';
-			return { rows, unclosed: false };
-		}
-		rows.pop();
-		this.pending = this.pending.slice(rows.at(-1)?.end ?? 0);
-		const unclosed = tail.code === 'MissingQuotes' && (last || this.pending.length > MAX_RECORD);
-		return { rows, unclosed };
+		return this.settle(last, end, held, fault, records);
 	}
 
-	private take({ cells, code }: ParsedRow, records: CsvRecord[]): void {
-		const fault = code === undefined ? null : code === 'MissingQuotes' ? UNCLOSED : MISPLACED;
-		const blank = cells.length <= 1 && (cells[0] ?? '').trim() === '';
-		if (!blank || fault) records.push({ line: this.line, cells, fault });
+	private settle(
+		last: boolean,
+		end: number,
+		held: string[] | null,
+		fault: string | null,
+		records: CsvRecord[]
+	): boolean {
+		const rest = this.pending.length - end;
+		// A fault is certain once its line is there, an unclosed quote once no record could be so long.
+		const isOpen =
+			fault !== null && !last && (fault === UNCLOSED ? rest <= MAX_RECORD : !/[\r\n]/.test(this.pending.slice(end)));
+		if (fault && !isOpen) {
+			records.push({ line: this.line, cells: [], fault });
+			this.pending = this.pending.slice(end);
+			this.skipLine();
+			return true;
+		}
+		if (held && last) this.take(held, records);
+		this.pending = last ? '' : this.pending.slice(held ? this.taken : end);
+		return false;
+	}
+
+	private take(cells: string[], records: CsvRecord[]): void {
+		const isBlank = cells.length <= 1 && (cells[0] ?? '').trim() === '';
+		if (!isBlank) records.push({ line: this.line, cells, fault: null });
 		this.line++;
 		for (const cell of cells) if (cell.includes('\n') || cell.includes('\r')) this.line += lineBreaks(cell);
 	}
@@ -85,35 +108,30 @@ export class CsvReader {
 	}
 }
 
-interface ParsedRow {
-	cells: string[];
-	/** Where the record ends in the parsed text. */
-	end: number;
-	code: string | undefined;
-}
-
 function lineBreaks(text: string): number {
 	return text.match(/\r\n|\n|\r/g)?.length ?? 0;
 }
 
-/** The separator of the first record; null while that record is not complete. */
-function detectDelimiter(text: string, last: boolean): string | null {
-	const counts = new Map([
-		[',', 0],
-		[';', 0],
-		['\t', 0]
-	]);
+interface Format {
+	delimiter: string;
+	newline: '\r\n' | '\n' | '\r';
+}
+
+/** The separator and the line break of the first record; null while that record is not complete. */
+function detectFormat(text: string, last: boolean): Format | null {
+	const counts: Record<string, number> = { ',': 0, ';': 0, '\t': 0 };
 	let quoted = false;
-	let complete = last;
-	for (const char of text) {
+	let end = 0;
+	for (; end < text.length; end++) {
+		const char = text[end] ?? '';
 		if (char === '"') quoted = !quoted;
-		else if (!quoted && (char === '\n' || char === '\r')) {
-			complete = true;
-			break;
-		} else if (!quoted && counts.has(char)) counts.set(char, (counts.get(char) ?? 0) + 1);
+		else if (!quoted && (char === '\n' || char === '\r')) break;
+		else if (!quoted && char in counts) counts[char] = (counts[char] ?? 0) + 1;
 	}
-	if (!complete && text.length < MAX_RECORD) return null;
-	return [...counts].reduce((best, one) => (one[1] > best[1] ? one : best))[0];
+	const isComplete = end < text.length - 1 || text[end] === '\n';
+	if (!isComplete && !last && text.length < MAX_RECORD) return null;
+	const [delimiter] = Object.entries(counts).reduce((best, one) => (one[1] > best[1] ? one : best));
+	return { delimiter, newline: text[end] === '\r' ? (text[end + 1] === '\n' ? '\r\n' : '\r') : '\n' };
 }
 
 /** Writes one record of CSV (RFC 4180), without its line break. */

@@ -37,14 +37,17 @@ export function headerFaults(header: string[]): CellFault[] {
 	for (const column of header) {
 		if (seen.has(column)) faults.push({ column, reason: 'stands twice in the header' });
 		seen.add(column);
-		if (!columns.has(column) && attributeColumn(column) === null) faults.push({ column, reason: unknownColumn(column) });
+		if (!columns.has(column) && attributeColumn(column) === null)
+			faults.push({ column, reason: unknownColumn(column) });
 	}
 	if (!seen.has('key')) faults.push({ column: 'key', reason: 'is missing; every row needs the key of its product' });
 	return faults;
 }
 
 function unknownColumn(column: string): string {
-	const same = CATALOG_COLUMNS.find((known) => known.toLowerCase() === column.trim().toLowerCase().replace(/[ _-]/g, ''));
+	const same = CATALOG_COLUMNS.find(
+		(known) => known.toLowerCase() === column.trim().toLowerCase().replace(/[ _-]/g, '')
+	);
 	if (same) return `is not a column; ${same} is meant`;
 	if (column.startsWith('attribute.')) return 'has an attribute code that is not lower-case letters, digits and _';
 	return `is not a column; the columns are ${CATALOG_COLUMNS.join(', ')} and attribute.<code>`;
@@ -179,7 +182,9 @@ function listParts(raw: unknown): string[] | null {
 function attributeValue(raw: unknown): AttributeValue | null | undefined {
 	if (raw === null || raw === undefined) return null;
 	if (typeof raw === 'number' || typeof raw === 'boolean') return raw;
-	const parts = listParts(raw)?.map((part) => part.trim()).filter((part) => part !== '');
+	const parts = listParts(raw)
+		?.map((part) => part.trim())
+		.filter((part) => part !== '');
 	if (!parts || parts.some((part) => part.includes('\u0000'))) return undefined;
 	if (Array.isArray(raw)) return parts.length > 0 ? parts : null;
 	return parts.length > 1 ? parts : (parts[0] ?? null);

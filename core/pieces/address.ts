@@ -17,7 +17,9 @@ export function hrefFault(address: string): string | null {
 export function srcFault(address: string): string | null {
 	if (address.trim() === '') return 'is an empty address';
 	const scheme = schemeOf(address);
-	return scheme === null || scheme === 'http' || scheme === 'https' ? null : `“${scheme}:” pictures are not allowed; use http: or https:`;
+	return scheme === null || scheme === 'http' || scheme === 'https'
+		? null
+		: `“${scheme}:” pictures are not allowed; use http: or https:`;
 }
 
 function schemeOf(address: string): string | null {

@@ -17,7 +17,8 @@ export function audienceFault(audience: Audience | null, visitor: Visitor): stri
 	if (signedIn !== undefined && signedIn !== visitor.signedIn) {
 		return signedIn ? 'only for visitors who are signed in' : 'only for visitors who are not signed in';
 	}
-	if (groups && !groups.some((group) => visitor.groups.includes(group))) return `only for the group ${groups.join(' or ')}`;
+	if (groups && !groups.some((group) => visitor.groups.includes(group)))
+		return `only for the group ${groups.join(' or ')}`;
 	if (campaign !== undefined && campaign !== visitor.campaign) return `only for visitors of the campaign “${campaign}”`;
 	return null;
 }

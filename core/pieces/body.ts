@@ -49,7 +49,11 @@ const headingSchema = z.strictObject({
 });
 const imageSchema = z.strictObject({
 	type: z.literal('image'),
-	attrs: z.object({ src: addressOf(srcFault), alt: z.string().max(500).nullish(), title: z.string().max(500).nullish() })
+	attrs: z.object({
+		src: addressOf(srcFault),
+		alt: z.string().max(500).nullish(),
+		title: z.string().max(500).nullish()
+	})
 });
 
 export type Mark = z.infer<typeof markSchema>;
@@ -123,7 +127,9 @@ export const bodySchema: z.ZodType<Body> = z
 		message: `nests its parts more than ${MAX_NESTING} deep`,
 		abort: true
 	})
-	.pipe(z.strictObject({ type: z.literal('doc'), content: z.array(blockSchema).max(2000, 'has more than 2000 parts') }));
+	.pipe(
+		z.strictObject({ type: z.literal('doc'), content: z.array(blockSchema).max(2000, 'has more than 2000 parts') })
+	);
 
 /** A body with nothing in it. */
 export function emptyBody(): Body {

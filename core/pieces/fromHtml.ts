@@ -17,9 +17,45 @@ const MARK_OF: Record<string, Mark> = {
 };
 
 /** Elements whose content is no text for readers. */
-const DROPPED = new Set(['script', 'style', 'template', 'noscript', 'iframe', 'object', 'embed', 'svg', 'math', 'head', 'title', 'textarea', 'select']);
+const DROPPED = new Set([
+	'script',
+	'style',
+	'template',
+	'noscript',
+	'iframe',
+	'object',
+	'embed',
+	'svg',
+	'math',
+	'head',
+	'title',
+	'textarea',
+	'select'
+]);
 
-const BLOCKS = new Set(['p', 'div', 'section', 'article', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'ul', 'ol', 'li', 'img', 'blockquote', 'table', 'tr', 'td', 'th', 'tbody', 'thead']);
+const BLOCKS = new Set([
+	'p',
+	'div',
+	'section',
+	'article',
+	'h1',
+	'h2',
+	'h3',
+	'h4',
+	'h5',
+	'h6',
+	'ul',
+	'ol',
+	'li',
+	'img',
+	'blockquote',
+	'table',
+	'tr',
+	'td',
+	'th',
+	'tbody',
+	'thead'
+]);
 
 /**
  * Reads a body from HTML: paragraphs, headings, lists, pictures, links and marks; of other elements the text is
@@ -57,7 +93,10 @@ function readBlock(node: Element): Block[] {
 	switch (node.tagName) {
 		case 'ul':
 		case 'ol': {
-			const content = node.childNodes.filter(isElement).filter((child) => child.tagName === 'li').map(readItem);
+			const content = node.childNodes
+				.filter(isElement)
+				.filter((child) => child.tagName === 'li')
+				.map(readItem);
 			if (content.length === 0) return [];
 			return [{ type: node.tagName === 'ol' ? 'orderedList' : 'bulletList', content }];
 		}
@@ -83,7 +122,9 @@ function readInline(node: Node, marks: Mark[]): Inline[] {
 	const own = marks.length > 0 ? { marks } : {};
 	if (node.nodeName === '#text' && 'value' in node) {
 		return parseText(node.value.replace(/[\t\n\f\r ]+/g, ' ')).map((part) =>
-			'text' in part ? { type: 'text', text: part.text, ...own } : { type: 'liveValue', attrs: { name: part.value }, ...own }
+			'text' in part
+				? { type: 'text', text: part.text, ...own }
+				: { type: 'liveValue', attrs: { name: part.value }, ...own }
 		);
 	}
 	if (!isElement(node) || DROPPED.has(node.tagName)) return [];
@@ -119,7 +160,10 @@ function isElement(node: Node): node is Element {
 }
 
 function hasBlock(node: Element): boolean {
-	return !DROPPED.has(node.tagName) && node.childNodes.some((child) => isElement(child) && (BLOCKS.has(child.tagName) || hasBlock(child)));
+	return (
+		!DROPPED.has(node.tagName) &&
+		node.childNodes.some((child) => isElement(child) && (BLOCKS.has(child.tagName) || hasBlock(child)))
+	);
 }
 
 function attribute(node: Element, name: string): string | undefined {

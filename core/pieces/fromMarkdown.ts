@@ -26,7 +26,9 @@ function readBlock(node: BlockNode): Block[] {
 		}
 		case 'list': {
 			const content = node.children.map(readItem);
-			return node.ordered ? [{ type: 'orderedList', attrs: { start: node.start ?? 1 }, content }] : [{ type: 'bulletList', content }];
+			return node.ordered
+				? [{ type: 'orderedList', attrs: { start: node.start ?? 1 }, content }]
+				: [{ type: 'bulletList', content }];
 		}
 		case 'html':
 			return [{ type: 'paragraph', ...contentOf(readText(node.value, [], node)) }];
@@ -86,10 +88,12 @@ function readText(text: string, marks: Mark[], node: BlockNode | InlineNode): In
 	const own = marks.length > 0 ? { marks } : {};
 	try {
 		return parseText(text).map((part) =>
-			'text' in part ? { type: 'text', text: part.text, ...own } : { type: 'liveValue', attrs: { name: part.value }, ...own }
+			'text' in part
+				? { type: 'text', text: part.text, ...own }
+				: { type: 'liveValue', attrs: { name: part.value }, ...own }
 		);
 	} catch (error) {
-		throw new Error(`line ${lineOf(node)} ${error instanceof Error ? error.message : String(error)}`);
+		throw new Error(`line ${lineOf(node)} ${error instanceof Error ? error.message : String(error)}`, { cause: error });
 	}
 }
 

@@ -71,8 +71,17 @@ export type IconName = keyof typeof SHAPES;
 /** The names of the shipped icons, in alphabetical order. The drawings are Lucide's (ISC licence). */
 export const ICON_NAMES = Object.keys(SHAPES) as [IconName, ...IconName[]];
 
+/** A shipped icon's shapes, drawn in a square of 24 with lines of the text's colour. */
+export function iconShapes(name: IconName): readonly [name: string, attributes: Record<string, string>][] {
+	return SHAPES[name];
+}
+
 /** A shipped icon as an SVG element that takes the colour of the text and is hidden from assistive technology. */
 export function iconSvg(name: IconName): string {
 	const shapes = SHAPES[name].map(([shape, attributes]) => element(shape, attributes)).join('');
-	return element('svg', { class: 'anbau-icon', viewBox: '0 0 24 24', 'aria-hidden': 'true', focusable: 'false' }, shapes);
+	return element(
+		'svg',
+		{ class: 'anbau-icon', viewBox: '0 0 24 24', 'aria-hidden': 'true', focusable: 'false' },
+		shapes
+	);
 }

@@ -2,12 +2,19 @@ export { bodySchema, emptyBody, type Block, type Body, type Inline } from './bod
 export { bodyFromMarkdown } from './fromMarkdown.js';
 export { bodyFromHtml } from './fromHtml.js';
 export { hrefFault, srcFault } from './address.js';
-export { liveValue, liveValueLabel, PRODUCT_VALUES, restsOfTag, type LiveContext, type LiveValueInfo } from './liveValues.js';
+export {
+	liveValue,
+	liveValueLabel,
+	PRODUCT_VALUES,
+	restsOfTag,
+	type LiveContext,
+	type LiveValueInfo
+} from './liveValues.js';
 export { parseText, quoteText, textFault } from './textForm.js';
 export { renderBody, type Gone } from './render.js';
 export { renderPiece, type RenderedPanel, type RenderedPiece } from './pieceHtml.js';
-export { ICON_NAMES, iconSvg, type IconName } from './icons.js';
-export { HOOKS, hookById, hooksOf, type Hook } from './hooks.js';
+export { ICON_NAMES, iconShapes, iconSvg, type IconName } from './icons.js';
+export { HOOKS, hookById, hooksOf, placementFault, type Hook } from './hooks.js';
 export {
 	DEVICES,
 	effectiveTarget,
@@ -29,4 +36,12 @@ export {
 } from './piece.js';
 export { windowsAt, type Window, type WindowState } from './window.js';
 export { audienceFault, GUEST, type Visitor } from './audience.js';
-export { canonicalJson, pieceState, publication, samePiece, type PieceState, type Publication, type Running } from './state.js';
+export {
+	canonicalJson,
+	pieceState,
+	publication,
+	samePiece,
+	type PieceState,
+	type Publication,
+	type Running
+} from './state.js';

@@ -51,7 +51,8 @@ export function liveValue(name: string, context: LiveContext): string[] {
 }
 
 function productValue(name: string, product: Product, context: LiveContext): string | null {
-	const money = (minor: number | null) => (minor === null ? null : formatMoney(minor, product.currency, context.locale));
+	const money = (minor: number | null) =>
+		minor === null ? null : formatMoney(minor, product.currency, context.locale);
 	switch (name) {
 		case 'product.title':
 			return product.title;

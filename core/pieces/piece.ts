@@ -36,7 +36,11 @@ const textForm = (name: 'markdown' | 'html', read: (text: string) => Body) =>
 		try {
 			return read(input[name] ?? '');
 		} catch (error) {
-			context.addIssue({ code: 'custom', path: [name], message: error instanceof Error ? error.message : String(error) });
+			context.addIssue({
+				code: 'custom',
+				path: [name],
+				message: error instanceof Error ? error.message : String(error)
+			});
 			return z.NEVER;
 		}
 	});
@@ -74,12 +78,19 @@ export type Panel = z.infer<typeof panelSchema>;
 
 export const placementSchema = z
 	.strictObject({
-		id: z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, 'must be letters, digits, - and _').optional(),
+		id: z
+			.string()
+			.regex(/^[A-Za-z0-9_-]{1,40}$/, 'must be letters, digits, - and _')
+			.optional(),
 		page: z.enum(PAGE_KINDS).default('product'),
 		hook: z.string().min(1).max(60),
 		priority: z.number().int('must be a whole number').min(1).max(999).default(50),
 		width: z.enum(WIDTHS).default('column'),
-		devices: z.array(z.enum(DEVICES)).min(1, 'must name at least one device').max(3).default([...DEVICES]),
+		devices: z
+			.array(z.enum(DEVICES))
+			.min(1, 'must name at least one device')
+			.max(3)
+			.default([...DEVICES]),
 		/** When the piece was first hung here; set by the server. Breaks ties of priority. */
 		since: z.iso.datetime().optional()
 	})
@@ -109,10 +120,13 @@ const shared = {
 
 const buttonSchema = z.strictObject({
 	label: line(100).min(1, 'must not be empty'),
-	href: z.string().max(2000).superRefine((href, context) => {
-		const message = hrefFault(href);
-		if (message) context.addIssue({ code: 'custom', message });
-	})
+	href: z
+		.string()
+		.max(2000)
+		.superRefine((href, context) => {
+			const message = hrefFault(href);
+			if (message) context.addIssue({ code: 'custom', message });
+		})
 });
 
 const messageSettings = z.strictObject({
@@ -134,7 +148,10 @@ const tabSchema = z.strictObject({
 		.array(panelSchema)
 		.min(1, 'must have at least one panel')
 		.max(50)
-		.refine((panels) => new Set(panels.map((panel) => panel.slug)).size === panels.length, 'has two panels with the same slug'),
+		.refine(
+			(panels) => new Set(panels.map((panel) => panel.slug)).size === panels.length,
+			'has two panels with the same slug'
+		),
 	settings: z.strictObject({}).default({})
 });
 
@@ -143,7 +160,8 @@ export const pieceSchema = z
 	.discriminatedUnion('kind', [messageSchema, tabSchema], { error: `must be one of ${PIECE_KINDS.join(', ')}` })
 	.superRefine((piece, context) => {
 		const ids = piece.placements.flatMap((placement) => placement.id ?? []);
-		if (new Set(ids).size < ids.length) context.addIssue({ code: 'custom', path: ['placements'], message: 'has two placements with the same id' });
+		if (new Set(ids).size < ids.length)
+			context.addIssue({ code: 'custom', path: ['placements'], message: 'has two placements with the same id' });
 	});
 
 export type Piece = z.infer<typeof pieceSchema>;

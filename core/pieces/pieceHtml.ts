@@ -30,12 +30,16 @@ function renderMessage(slug: string, piece: MessagePiece, context: LiveContext):
 	const gone = body.gone.map((one) => ({ ...one, at: `/body${one.at}` }));
 	if (body.html === '') return { html: '', panels: [], gone };
 	const { button, tone } = piece.settings;
-	const inner = element('div', { class: 'anbau-body' }, body.html) + (button ? element('a', { class: 'anbau-button', href: button.href }, escapeHtml(button.label)) : '');
+	const inner =
+		element('div', { class: 'anbau-body' }, body.html) +
+		(button ? element('a', { class: 'anbau-button', href: button.href }, escapeHtml(button.label)) : '');
 	const heading = piece.heading ? element('p', { class: 'anbau-heading' }, escapeHtml(piece.heading)) : '';
 	const icon = piece.icon ? iconSvg(piece.icon) : '';
 	const text = element('div', { class: 'anbau-text' }, heading + inner);
 	const html = element('div', { class: `anbau-message anbau-${tone}`, role: 'note' }, icon + text);
-	const panels = piece.heading ? [{ slug, heading: piece.heading, icon: icon || null, html: element('div', { class: 'anbau-text' }, inner) }] : [];
+	const panels = piece.heading
+		? [{ slug, heading: piece.heading, icon: icon || null, html: element('div', { class: 'anbau-text' }, inner) }]
+		: [];
 	return { html, panels, gone };
 }
 
@@ -46,7 +50,10 @@ function renderTabs(slug: string, piece: TabPiece, context: LiveContext): Render
 		gone.push(...body.gone.map((one) => ({ ...one, at: `/panels/${i}/body${one.at}` })));
 		return body.html === '' ? [] : [renderedPanel(slug, piece, panel, body.html)];
 	});
-	const html = panels.length === 0 ? '' : element('div', { class: 'anbau-tabs', 'data-anbau-tabs': true }, panels.map(panelSection).join(''));
+	const html =
+		panels.length === 0
+			? ''
+			: element('div', { class: 'anbau-tabs', 'data-anbau-tabs': true }, panels.map(panelSection).join(''));
 	return { html, panels, gone };
 }
 
@@ -62,6 +69,10 @@ function renderedPanel(slug: string, piece: TabPiece, panel: Panel, html: string
 
 /** A panel outside a strip: without any script it is a section under its heading. */
 function panelSection(panel: RenderedPanel): string {
-	const heading = element('h3', { class: 'anbau-heading', 'data-anbau-label': true }, (panel.icon ?? '') + escapeHtml(panel.heading));
+	const heading = element(
+		'h3',
+		{ class: 'anbau-heading', 'data-anbau-label': true },
+		(panel.icon ?? '') + escapeHtml(panel.heading)
+	);
 	return element('section', { 'data-anbau-tab': panel.slug }, heading + panel.html);
 }

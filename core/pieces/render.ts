@@ -108,7 +108,8 @@ class BodyRenderer {
 	}
 
 	private inline(part: Inline, turn: number): string {
-		const html = part.type === 'text' ? escapeHtml(part.text) : part.type === 'hardBreak' ? '<br>' : this.value(part, turn);
+		const html =
+			part.type === 'text' ? escapeHtml(part.text) : part.type === 'hardBreak' ? '<br>' : this.value(part, turn);
 		return (part.marks ?? []).reduceRight((inner, mark) => this.mark(mark, inner, turn), html);
 	}
 
@@ -147,7 +148,9 @@ const MARK_ELEMENTS = { bold: 'strong', italic: 'em', underline: 'u', strike: 's
 function valuesOf(part: Inline): { value: string; fallback: string }[] {
 	const own = part.type === 'liveValue' ? [{ value: part.attrs.name, fallback: part.attrs.fallback ?? '' }] : [];
 	const linked = (part.marks ?? []).flatMap((mark) =>
-		mark.type === 'link' ? parseText(mark.attrs.href).flatMap((one) => ('value' in one ? [{ value: one.value, fallback: '' }] : [])) : []
+		mark.type === 'link'
+			? parseText(mark.attrs.href).flatMap((one) => ('value' in one ? [{ value: one.value, fallback: '' }] : []))
+			: []
 	);
 	return [...own, ...linked];
 }

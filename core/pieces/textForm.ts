@@ -35,9 +35,10 @@ const PROTECTED: Record<string, string> = { '<': '\ue000', '>': '\ue001', '.': '
 const UNPROTECTED = Object.fromEntries(Object.entries(PROTECTED).map(([plain, safe]) => [safe, plain]));
 
 function protect(text: string): string {
-	return text
-		.replace(/[<>]/g, (char) => PROTECTED[char] ?? char)
-		.replace(/\{\s*([^{}',]+?)\s*\}/g, (_, name: string) => `{${name.replace(/[. -]/g, (char) => PROTECTED[char] ?? char)}}`);
+	const bare = text.replace(/[<>]/g, (char) => PROTECTED[char] ?? char);
+	return bare.replace(/\{\s*([^{}',]+?)\s*([,}])/g, (_, name: string, end: string) => {
+		return `{${name.replace(/[. -]/g, (char) => PROTECTED[char] ?? char)}${end}`;
+	});
 }
 
 function unprotect(text: string): string {

@@ -24,7 +24,10 @@ export const windowSchema = z
 		days: z.array(z.number().int().min(1).max(7)).max(7).default([]),
 		hours: z.strictObject({ from: hour, to: hour }).nullable().default(null)
 	})
-	.refine(({ from, until }) => from === null || until === null || from < until, { message: 'must end after it begins', path: ['until'] });
+	.refine(({ from, until }) => from === null || until === null || from < until, {
+		message: 'must end after it begins',
+		path: ['until']
+	});
 export type Window = z.infer<typeof windowSchema>;
 
 /** Whether a piece with these windows is on, has ended, or waits. */
@@ -35,7 +38,11 @@ export type WindowState = 'on' | 'waiting' | 'ended';
  * the next change, null when there is none within a year. No windows at all: always on. Wall times in a gap of
  * daylight saving move later, in an overlap the earlier one counts (Temporal's `compatible`, as in RFC 5545).
  */
-export function windowsAt(windows: readonly Window[], now: number, zone: string): { state: WindowState; next: number | null } {
+export function windowsAt(
+	windows: readonly Window[],
+	now: number,
+	zone: string
+): { state: WindowState; next: number | null } {
 	if (windows.length === 0) return { state: 'on', next: null };
 	const spans = windows.flatMap((window) => spansOf(window, now, zone));
 	const isOn = (time: number) => spans.some(([from, until]) => from <= time && time < until);

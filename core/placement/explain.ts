@@ -1,11 +1,20 @@
 import type { Facts, Product } from '@anbau/core/catalog';
-import { audienceFault, effectiveTarget, hookById, renderPiece, windowsAt, type LiveContext, type Piece } from '@anbau/core/pieces';
+import {
+	audienceFault,
+	effectiveTarget,
+	hookById,
+	renderPiece,
+	windowsAt,
+	type LiveContext,
+	type Piece
+} from '@anbau/core/pieces';
 import { describe, explainRule, isLeaf, type FoundNearMiss, type Names, type Rule } from '@anbau/core/rules';
 import { exceptionOn, type Circumstances, type ExceptionsOf } from './decide.js';
 import type { PageDocument } from './resolve.js';
 import { placementsOf } from './release.js';
 
-export type ReasonKind = 'rule' | 'target' | 'exception' | 'off' | 'audience' | 'window' | 'empty' | 'hook' | 'placement' | 'hidden';
+export type ReasonKind =
+	'rule' | 'target' | 'exception' | 'off' | 'audience' | 'window' | 'empty' | 'hook' | 'placement' | 'hidden';
 
 /** One reason for or against showing a piece: `at` is a JSON pointer into the piece's document. */
 export interface Reason {
@@ -50,11 +59,14 @@ export function explainPiece(input: ExplainInput): Explanation {
 	const spelling = { tags: input.product?.tags ?? [], brand: input.product?.brand ?? null };
 	const rule = explainRule(target, facts, spelling, input.names, input.circumstances.now);
 	const exception = exceptionOn(facts, input.exceptions);
+	const leaves = rule.leaves.map(({ at, ok, text }): Reason => {
+		return { kind: 'rule', ok: isNegated(target, at) ? !ok : ok, at: `/target${at}`, text };
+	});
 	const reasons = [
 		...generalReasons(input),
 		...exceptionReasons(exception),
-		...rule.leaves.map(({ at, ok, text }): Reason => ({ kind: 'rule', ok: isNegated(target, at) ? !ok : ok, at: `/target${at}`, text })),
-		...wholeTargetReasons(piece, target, rule.holds, input.names)
+		...leaves,
+		...wholeTargetReasons(piece, target, rule.holds, leaves, input.names)
 	];
 	const placements = placementsOf(piece)
 		.filter((placement) => placement.page === facts.page.kind)
@@ -80,11 +92,16 @@ function generalReasons({ slug, piece, on, product, live, circumstances }: Expla
 	const audience = audienceFault(piece.audience, circumstances.visitor);
 	if (audience !== null) against('audience', '/audience', audience);
 	const { state } = windowsAt(piece.windows, circumstances.now, circumstances.zone);
-	if (state !== 'on') against('window', '/windows', state === 'waiting' ? 'its time has not come yet' : 'its time is over');
+	if (state !== 'on')
+		against('window', '/windows', state === 'waiting' ? 'its time has not come yet' : 'its time is over');
 	const rendered = renderPiece(slug, piece, live);
 	if (rendered.html === '') {
 		const missing = [...new Set(rendered.gone.flatMap((one) => one.values))];
-		against('empty', '', missing.length > 0 ? `nothing is left of it without ${missing.join(', ')}` : 'it says nothing yet');
+		against(
+			'empty',
+			'',
+			missing.length > 0 ? `nothing is left of it without ${missing.join(', ')}` : 'it says nothing yet'
+		);
 	}
 	return reasons;
 }
@@ -95,19 +112,36 @@ function exceptionReasons(exception: 'hide' | 'show' | undefined): Reason[] {
 	return [{ kind: 'exception', ok: exception === 'show', at: '', text }];
 }
 
-function wholeTargetReasons(piece: Piece, target: Rule, holds: boolean, names: Names): Reason[] {
-	if (piece.target === null) return [{ kind: 'target', ok: false, at: '/target', text: 'no products have been chosen yet' }];
-	const constant = !isLeaf(target) && (('all' in target && target.all.length === 0) || ('any' in target && target.any.length === 0));
-	return constant ? [{ kind: 'target', ok: holds, at: '/target', text: `reaches ${describe(target, names)}` }] : [];
+/** A reason about the target as a whole, where its leaves do not tell: none was chosen, or groups are empty. */
+function wholeTargetReasons(
+	piece: Piece,
+	target: Rule,
+	holds: boolean,
+	leaves: readonly Reason[],
+	names: Names
+): Reason[] {
+	if (piece.target === null) {
+		return [{ kind: 'target', ok: false, at: '/target', text: 'no products have been chosen yet' }];
+	}
+	const leavesTell = leaves.length > 0 && (holds || leaves.some((leaf) => !leaf.ok));
+	return leavesTell ? [] : [{ kind: 'target', ok: holds, at: '/target', text: `reaches ${describe(target, names)}` }];
 }
 
 function hookReasons({ piece, facts }: ExplainInput, missingHooks: readonly string[]): Reason[] {
 	const here = piece.placements.filter((placement) => placement.page === facts.page.kind);
-	if (here.length === 0) return [{ kind: 'placement', ok: false, at: '/placements', text: `hangs on no hook of a ${facts.page.kind} page` }];
+	if (here.length === 0)
+		return [{ kind: 'placement', ok: false, at: '/placements', text: `hangs on no hook of a ${facts.page.kind} page` }];
 	return piece.placements.flatMap((placement, i): Reason[] => {
 		if (!here.includes(placement) || !missingHooks.includes(placement.hook)) return [];
 		const title = hookById(placement.hook)?.title ?? placement.hook;
-		return [{ kind: 'hook', ok: false, at: `/placements/${i}/hook`, text: `this page has no place ${title} (${placement.hook})` }];
+		return [
+			{
+				kind: 'hook',
+				ok: false,
+				at: `/placements/${i}/hook`,
+				text: `this page has no place ${title} (${placement.hook})`
+			}
+		];
 	});
 }
 
@@ -121,4 +155,3 @@ function positionOf(document: PageDocument, slug: string, id: string, hook: stri
 function isNegated(rule: Rule, at: string): boolean {
 	return isLeaf(rule) ? false : at.split('/').filter((step) => step === 'not').length % 2 === 1;
 }
-

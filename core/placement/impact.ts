@@ -48,33 +48,47 @@ export function impact(
 ): Impact {
 	const touched = new Bitset(index.size);
 	const pieces: PieceImpact[] = [];
-	const [exceptionsBefore, exceptionsAfter] = [exceptionsByPiece(before.exceptions), exceptionsByPiece(after.exceptions)];
+	const exceptionsBefore = exceptionsByPiece(before.exceptions);
+	const exceptionsAfter = exceptionsByPiece(after.exceptions);
 	for (const slug of new Set([...Object.keys(before.pieces), ...Object.keys(after.pieces)])) {
 		const old = before.pieces[slug];
 		const young = after.pieces[slug];
 		const from = pagesOf(old, exceptionsBefore(slug), index, now);
 		const to = pagesOf(young, exceptionsAfter(slug), index, now);
-		const [added, removed] = [to.clone().andNot(from), from.clone().andNot(to)];
-		const both = from.clone().and(to);
-		const moved = old && young && placing(old) !== placing(young);
-		const reworded = old && young && wording(old) !== wording(young);
-		if (!young && !old) continue;
-		if (added.count() + removed.count() === 0 && !moved && !reworded && old && young && canonicalJson(old) === canonicalJson(young)) continue;
-		const same = both.count();
-		pieces.push({
-			piece: slug,
-			name: (young ?? old)?.name ?? slug,
-			added: added.count(),
-			removed: removed.count(),
-			moved: moved ? same : 0,
-			reworded: reworded ? same : 0
-		});
-		if (isOff(slug)) continue;
-		touched.or(added).or(removed);
-		if (moved || reworded) touched.or(both);
+		const change = pieceChange(slug, old, young, from, to);
+		if (!change) continue;
+		pieces.push(change.impact);
+		if (!isOff(slug)) touched.or(change.touched);
 	}
 	const houseTabs = canonicalJson(before.houseTabs) !== canonicalJson(after.houseTabs);
 	return { pages: houseTabs ? index.size : touched.count(), pieces, houseTabs };
+}
+
+/** How one piece changes, and the pages it touches; null when it stays as it is. */
+function pieceChange(
+	slug: string,
+	old: Piece | undefined,
+	young: Piece | undefined,
+	from: Bitset,
+	to: Bitset
+): { impact: PieceImpact; touched: Bitset } | null {
+	const both = from.clone().and(to);
+	const added = to.clone().andNot(from);
+	const removed = from.clone().andNot(to);
+	const touched = added.clone().or(removed);
+	const stays = old && young ? { old, young } : null;
+	const moved = stays !== null && placing(stays.old) !== placing(stays.young);
+	const reworded = stays !== null && wording(stays.old) !== wording(stays.young);
+	if (stays && touched.count() === 0 && canonicalJson(stays.old) === canonicalJson(stays.young)) return null;
+	if (moved || reworded) touched.or(both);
+	const same = both.count();
+	const counts = {
+		added: added.count(),
+		removed: removed.count(),
+		moved: moved ? same : 0,
+		reworded: reworded ? same : 0
+	};
+	return { impact: { piece: slug, name: (young ?? old)?.name ?? slug, ...counts }, touched };
 }
 
 function pagesOf(piece: Piece | undefined, exceptions: ExceptionsOf, index: CatalogIndex, now: number): Bitset {

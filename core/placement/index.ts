@@ -1,4 +1,11 @@
-export { EMPTY_RELEASE, placementsOf, type Exception, type HouseTab, type HungPlacement, type ReleaseContent } from './release.js';
+export {
+	EMPTY_RELEASE,
+	placementsOf,
+	type Exception,
+	type HouseTab,
+	type HungPlacement,
+	type ReleaseContent
+} from './release.js';
 export { exceptionsByPiece, isOnFor, reachPredicate, type Circumstances, type ExceptionsOf } from './decide.js';
 export { byOrder } from './order.js';
 export { CompiledRelease, type HookEntry, type PageDocument, type PageRequest, type TabEntry } from './resolve.js';

@@ -1,5 +1,13 @@
 import type { Facts, PageKind } from '@anbau/core/catalog';
-import { renderPiece, type Device, type LiveContext, type Piece, type PieceKind, type RenderedPiece, type Visitor } from '@anbau/core/pieces';
+import {
+	renderPiece,
+	type Device,
+	type LiveContext,
+	type Piece,
+	type PieceKind,
+	type RenderedPiece,
+	type Visitor
+} from '@anbau/core/pieces';
 import type { Predicate } from '@anbau/core/rules';
 import { exceptionsByPiece, isOnFor, reachPredicate } from './decide.js';
 import { byOrder, type Ordered } from './order.js';
@@ -117,7 +125,11 @@ export class CompiledRelease {
 		};
 	}
 
-	private decide(slug: string, piece: Piece, request: PageRequest): { rendered: RenderedPiece | null; next: number | null } {
+	private decide(
+		slug: string,
+		piece: Piece,
+		request: PageRequest
+	): { rendered: RenderedPiece | null; next: number | null } {
 		if (this.isOff(slug) || !this.reaches.get(slug)?.(request.facts)) return { rendered: null, next: null };
 		const { on, next } = isOnFor(piece, { visitor: request.visitor, now: request.now, zone: this.zone });
 		return { rendered: on ? renderPiece(slug, piece, request.live) : null, next };
@@ -145,7 +157,10 @@ function hookEntry({ slug, piece, placement }: Candidate, { html }: RenderedPiec
 	return { piece: slug, placement: id, kind: piece.kind, priority, devices, width, html };
 }
 
-function tabEntries({ slug, placement, priority, since, id }: Candidate, { panels }: RenderedPiece): (TabEntry & Ordered)[] {
+function tabEntries(
+	{ slug, placement, priority, since, id }: Candidate,
+	{ panels }: RenderedPiece
+): (TabEntry & Ordered)[] {
 	return panels.map((panel) => ({
 		source: 'piece',
 		piece: slug,

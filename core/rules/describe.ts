@@ -1,4 +1,13 @@
-import { attributeCode, isAttributeLeaf, isLeaf, isNumberLeaf, type AttributeLeaf, type Leaf, type NumberLeaf, type Rule } from './grammar.js';
+import {
+	attributeCode,
+	isAttributeLeaf,
+	isLeaf,
+	isNumberLeaf,
+	type AttributeLeaf,
+	type Leaf,
+	type NumberLeaf,
+	type Rule
+} from './grammar.js';
 
 /** Words for the keys that a rule names; undefined when the thing is gone, and the key is shown instead. */
 export interface Names {
@@ -17,7 +26,10 @@ export function describe(rule: Rule, names: Names): string {
 
 function clause(rule: Rule, names: Names, inner: boolean): string {
 	if (isLeaf(rule)) return describeLeaf(rule, names);
-	if ('not' in rule) return isLeaf(rule.not) ? describeLeaf(rule.not, names, true) : `are not such that they ${clause(rule.not, names, true)}`;
+	if ('not' in rule)
+		return isLeaf(rule.not)
+			? describeLeaf(rule.not, names, true)
+			: `are not such that they ${clause(rule.not, names, true)}`;
 	const [rules, word] = 'all' in rule ? [rule.all, 'and'] : [rule.any, 'or'];
 	const [only] = rules;
 	if (!only) return word === 'and' ? 'are anything' : 'are nothing';
@@ -48,7 +60,10 @@ export function describeLeaf(leaf: Leaf, names: Names, negated = false): string 
 		case 'category':
 			return `${be} ${leaf.operator === 'only' ? 'directly in' : 'in'} ${names.category(leaf.value) ?? leaf.value}`;
 		case 'product':
-			return `${be} ${joined(leaf.value.map((key) => names.product(key) ?? key), 'or')}`;
+			return `${be} ${joined(
+				leaf.value.map((key) => names.product(key) ?? key),
+				'or'
+			)}`;
 		case 'brand':
 			return `${be} of the brand ${joined(leaf.operator === 'in' ? leaf.value : [leaf.value], 'or')}`;
 		case 'availability':
@@ -83,10 +98,17 @@ function describeNumber(leaf: NumberLeaf, be: string, have: string): string {
 
 /** A comparison in words: `below 5`, `between 10 and 20`. */
 export function comparisonWords(
-	leaf: { operator: 'lt' | 'lte' | 'gt' | 'gte'; value: number | string } | { operator: 'between'; value: [number, number] | [string, string] }
+	leaf:
+		| { operator: 'lt' | 'lte' | 'gt' | 'gte'; value: number | string }
+		| { operator: 'between'; value: [number, number] | [string, string] }
 ): string {
 	if (leaf.operator === 'between') return `between ${leaf.value[0]} and ${leaf.value[1]}`;
-	return { lt: `below ${leaf.value}`, lte: `at most ${leaf.value}`, gt: `above ${leaf.value}`, gte: `at least ${leaf.value}` }[leaf.operator];
+	return {
+		lt: `below ${leaf.value}`,
+		lte: `at most ${leaf.value}`,
+		gt: `above ${leaf.value}`,
+		gte: `at least ${leaf.value}`
+	}[leaf.operator];
 }
 
 function describeAttribute(leaf: AttributeLeaf, names: Names, have: string): string {

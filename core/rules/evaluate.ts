@@ -74,7 +74,9 @@ export function compileLeaf(leaf: Leaf, now: number): Predicate {
 		case 'onSale':
 			return (facts) => facts.onSale === leaf.value;
 		case 'page':
-			return leaf.operator === 'kind' ? (facts) => facts.page.kind === leaf.value : (facts) => facts.page.key === leaf.value;
+			return leaf.operator === 'kind'
+				? (facts) => facts.page.kind === leaf.value
+				: (facts) => facts.page.key === leaf.value;
 	}
 }
 

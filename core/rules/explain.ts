@@ -2,7 +2,15 @@ import { fold, type Facts } from '@anbau/core/catalog';
 import { comparisonWords, availabilityWords, type Names } from './describe.js';
 import { compileLeaf, numberOf } from './evaluate.js';
 import { smallestFlip } from './flip.js';
-import { attributeCode, isAttributeLeaf, isNumberLeaf, leavesOf, type Leaf, type NumberLeaf, type Rule } from './grammar.js';
+import {
+	attributeCode,
+	isAttributeLeaf,
+	isNumberLeaf,
+	leavesOf,
+	type Leaf,
+	type NumberLeaf,
+	type Rule
+} from './grammar.js';
 import { nearMiss, nearMissPrefix } from './nearMiss.js';
 
 /** One leaf's verdict on a page, with the page's actual value in words. */
@@ -63,7 +71,8 @@ function holdsWith(rule: Rule, verdictOf: (leaf: Leaf, at: string) => boolean, a
 }
 
 function nearMissesOf(at: string, leaf: Leaf, spelling: Spelling): FoundNearMiss[] {
-	const candidates = leaf.field === 'tag' ? spelling.tags : leaf.field === 'brand' && spelling.brand !== null ? [spelling.brand] : [];
+	const candidates =
+		leaf.field === 'tag' ? spelling.tags : leaf.field === 'brand' && spelling.brand !== null ? [spelling.brand] : [];
 	if (leaf.field !== 'tag' && leaf.field !== 'brand') return [];
 	if (leaf.operator === 'contains' || leaf.operator === 'in') return [];
 	const test = leaf.operator === 'startsWith' ? nearMissPrefix : nearMiss;
@@ -85,7 +94,9 @@ function leafText(leaf: Leaf, ok: boolean, facts: Facts, spelling: Spelling, nam
 		case 'category':
 			return ok ? `in ${names.category(leaf.value) ?? leaf.value}` : notInCategory(leaf.value, facts, names);
 		case 'product':
-			return ok ? 'named as a product' : `not ${leaf.value.map((key) => names.product(key) ?? key).join(' or ')}`;
+			return ok
+				? `this is ${names.product(facts.page.key) ?? facts.page.key}`
+				: `not ${leaf.value.map((key) => names.product(key) ?? key).join(' or ')}`;
 		case 'brand':
 			return `brand is ${spelling.brand ?? 'not given'}`;
 		case 'availability':
@@ -98,10 +109,19 @@ function leafText(leaf: Leaf, ok: boolean, facts: Facts, spelling: Spelling, nam
 }
 
 function tagText(operator: string, wanted: string, ok: boolean, tags: readonly string[]): string {
-	const phrase = operator === 'is' ? `tag “${wanted}”` : `tag ${operator === 'contains' ? 'containing' : 'starting with'} “${wanted}”`;
+	const phrase =
+		operator === 'is'
+			? `tag “${wanted}”`
+			: `tag ${operator === 'contains' ? 'containing' : 'starting with'} “${wanted}”`;
 	if (!ok) return `no ${phrase}`;
 	const folded = fold(wanted);
-	const met = tags.find((tag) => (operator === 'is' ? fold(tag) === folded : operator === 'startsWith' ? fold(tag).startsWith(folded) : fold(tag).includes(folded)));
+	const met = tags.find((tag) =>
+		operator === 'is'
+			? fold(tag) === folded
+			: operator === 'startsWith'
+				? fold(tag).startsWith(folded)
+				: fold(tag).includes(folded)
+	);
 	return operator === 'is' ? phrase : `tag “${met ?? wanted}”`;
 }
 
@@ -111,7 +131,9 @@ function notInCategory(wanted: string, facts: Facts, names: Names): string {
 }
 
 function numberText(leaf: NumberLeaf, value: number | null): string {
-	const label = { price: 'price', discount: 'reduction', stock: 'stock', age: 'age in days', sold: 'sold in 30 days' }[leaf.field];
+	const label = { price: 'price', discount: 'reduction', stock: 'stock', age: 'age in days', sold: 'sold in 30 days' }[
+		leaf.field
+	];
 	if (value === null) return `${label} is not known`;
 	return `${label} is ${Math.round(value * 100) / 100}, asked is ${comparisonWords(leaf)}`;
 }

@@ -33,7 +33,12 @@ function goneInLeaf(at: string, leaf: Leaf, index: CatalogIndex): GoneName[] {
 			return index.categoryTitle(leaf.value) === undefined ? [{ at, kind: 'category', name: leaf.value }] : [];
 		case 'tag': {
 			const wanted = fold(leaf.value);
-			const found = leaf.operator === 'is' ? index.tags.has(wanted) : index.tags.terms.some((tag) => (leaf.operator === 'startsWith' ? tag.startsWith(wanted) : tag.includes(wanted)));
+			const found =
+				leaf.operator === 'is'
+					? index.tags.has(wanted)
+					: index.tags.terms.some((tag) =>
+							leaf.operator === 'startsWith' ? tag.startsWith(wanted) : tag.includes(wanted)
+						);
 			return found ? [] : [{ at, kind: 'tag', name: leaf.value }];
 		}
 		case 'brand':

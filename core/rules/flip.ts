@@ -30,5 +30,8 @@ function together(costs: (string[] | null)[]): string[] | null {
 }
 
 function cheapest(costs: (string[] | null)[]): string[] | null {
-	return costs.reduce((best, cost) => (cost !== null && (best === null || cost.length < best.length) ? cost : best), null);
+	return costs.reduce(
+		(best, cost) => (cost !== null && (best === null || cost.length < best.length) ? cost : best),
+		null
+	);
 }

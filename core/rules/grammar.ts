@@ -22,7 +22,11 @@ const SINGLE = ['lt', 'lte', 'gt', 'gte'] as const;
 export const NUMBER_FIELDS = ['price', 'discount', 'stock', 'age', 'sold'] as const;
 export type NumberField = (typeof NUMBER_FIELDS)[number];
 
-const tagLeaf = z.strictObject({ field: z.literal('tag'), operator: z.enum(['is', 'startsWith', 'contains']), value: text });
+const tagLeaf = z.strictObject({
+	field: z.literal('tag'),
+	operator: z.enum(['is', 'startsWith', 'contains']),
+	value: text
+});
 const categoryLeaf = z.strictObject({ field: z.literal('category'), operator: z.enum(['in', 'only']), value: key });
 const productLeaf = z.strictObject({
 	field: z.literal('product'),
@@ -45,11 +49,21 @@ const availabilityLeaf = z.strictObject({
 const onSaleLeaf = z.strictObject({ field: z.literal('onSale'), operator: z.literal('is'), value: z.boolean() });
 const attributeField = z
 	.templateLiteral(['attribute.', z.string()])
-	.refine((field) => /^attribute\.[a-z][a-z0-9_]{0,62}$/.test(field), 'must be attribute. and a code of lower-case letters, digits and _');
+	.refine(
+		(field) => /^attribute\.[a-z][a-z0-9_]{0,62}$/.test(field),
+		'must be attribute. and a code of lower-case letters, digits and _'
+	);
 const attributeLeaf = z.discriminatedUnion('operator', [
 	z.strictObject({ field: attributeField, operator: z.literal('has'), value: z.literal(true) }),
 	z.strictObject({ field: attributeField, operator: z.literal('is'), value: z.union([text, finite, z.boolean()]) }),
-	z.strictObject({ field: attributeField, operator: z.literal('in'), value: z.array(z.union([text, finite])).min(1).max(200) }),
+	z.strictObject({
+		field: attributeField,
+		operator: z.literal('in'),
+		value: z
+			.array(z.union([text, finite]))
+			.min(1)
+			.max(200)
+	}),
 	z.strictObject({ field: attributeField, operator: z.literal('contains'), value: text }),
 	z.strictObject({ field: attributeField, operator: z.enum(SINGLE), value: z.union([finite, isoDate]) }),
 	z.strictObject({

@@ -1,4 +1,4 @@
-import { fold, withAncestors, type Availability, type Category, type Facts } from '@anbau/core/catalog';
+import { fold, withAncestors, type Category, type Facts } from '@anbau/core/catalog';
 import { numberOf } from './evaluate.js';
 import { PostingsBuilder, type PackedPostings } from './postings.js';
 
@@ -48,34 +48,23 @@ export function packCatalog(
 	products: readonly IndexedProduct[],
 	categories: Pick<Category, 'key' | 'title'>[]
 ): PackedCatalog {
-	const builders = { tags: postings(), only: postings(), within: postings(), brands: postings(), availability: postings(), onSale: postings() };
-	const spelled: PackedCatalog['spelled'] = { tags: {}, brands: {} };
 	const facts = products.map((product) => product.facts);
-	products.forEach((product, id) => {
-		for (const tag of product.tags) {
-			builders.tags.add(fold(tag), id);
-			spelled.tags[fold(tag)] ??= tag.trim();
-		}
-		for (const key of product.facts.categories) {
-			builders.only.add(key, id);
-			for (const above of withAncestors(key)) builders.within.add(above, id);
-		}
-		addSingle(builders, product.facts, id);
-		if (product.brand !== null) spelled.brands[fold(product.brand)] ??= product.brand.trim();
-	});
 	const column = (field: 'price' | 'discount' | 'stock' | 'sold') => facts.map((one) => numberOf(one, field, 0));
 	return {
 		version,
 		keys: facts.map((one) => one.page.key),
 		titles: products.map((product) => product.title),
-		spelled,
+		spelled: {
+			tags: spellings(products.flatMap((product) => product.tags)),
+			brands: spellings(products.flatMap((product) => product.brand ?? []))
+		},
 		categories: categories.map(({ key, title }) => ({ key, title })),
-		tags: builders.tags.pack(),
-		categoryOnly: builders.only.pack(),
-		categoryIn: builders.within.pack(),
-		brands: builders.brands.pack(),
-		availability: builders.availability.pack(),
-		onSale: builders.onSale.pack(),
+		tags: postingsOf(facts, (one) => one.tags),
+		categoryOnly: postingsOf(facts, (one) => one.categories),
+		categoryIn: postingsOf(facts, (one) => one.categories.flatMap(withAncestors)),
+		brands: postingsOf(facts, (one) => (one.brand === null ? [] : [one.brand])),
+		availability: postingsOf(facts, (one) => (one.availability === null ? [] : [one.availability])),
+		onSale: postingsOf(facts, (one) => (one.onSale === null ? [] : [String(one.onSale)])),
 		price: column('price'),
 		discount: column('discount'),
 		stock: column('stock'),
@@ -85,16 +74,22 @@ export function packCatalog(
 	};
 }
 
-const postings = () => new PostingsBuilder();
+/** The first spelling of each folded text. */
+function spellings(texts: readonly string[]): Record<string, string> {
+	const found = new Map<string, string>();
+	for (const text of texts) {
+		const folded = fold(text);
+		if (!found.has(folded)) found.set(folded, text.trim());
+	}
+	return Object.fromEntries(found);
+}
 
-function addSingle(
-	builders: Record<'brands' | 'availability' | 'onSale', PostingsBuilder>,
-	facts: Facts,
-	id: number
-): void {
-	if (facts.brand !== null) builders.brands.add(facts.brand, id);
-	if (facts.availability !== null) builders.availability.add(facts.availability satisfies Availability, id);
-	if (facts.onSale !== null) builders.onSale.add(String(facts.onSale), id);
+function postingsOf(facts: readonly Facts[], termsOf: (facts: Facts) => readonly string[]): PackedPostings {
+	const builder = new PostingsBuilder();
+	facts.forEach((one, id) => {
+		for (const term of termsOf(one)) builder.add(term, id);
+	});
+	return builder.pack();
 }
 
 function packAttributes(facts: readonly Facts[]): Record<string, PackedAttribute> {
@@ -104,7 +99,7 @@ function packAttributes(facts: readonly Facts[]): Record<string, PackedAttribute
 	facts.forEach(({ attributes }, id) => {
 		for (const [code, value] of Object.entries(attributes)) {
 			let builder = builders.get(code);
-			if (!builder) builders.set(code, (builder = postings()));
+			if (!builder) builders.set(code, (builder = new PostingsBuilder()));
 			const own = (packed[code] ??= { texts: empty, numbers: facts.map(() => null), dates: facts.map(() => null) });
 			for (const text of value.text) builder.add(text, id);
 			own.numbers[id] = value.number;

@@ -34,9 +34,13 @@ class RuleParser {
 		if (names.includes('field')) return this.readLeaf(input as Record<string, unknown>, at);
 		const [name] = names;
 		if (names.length !== 1 || (name !== 'all' && name !== 'any' && name !== 'not')) {
-			return this.refuse(at, `must have exactly one of all, any and not, or field, operator and value; it has ${listed(names)}`);
+			return this.refuse(
+				at,
+				`must have exactly one of all, any and not, or field, operator and value; it has ${listed(names)}`
+			);
 		}
-		if (depth >= MAX_DEPTH) return this.refuse(at, `is nested too deep; at most ${MAX_DEPTH} groups may enclose each other`);
+		if (depth >= MAX_DEPTH)
+			return this.refuse(at, `is nested too deep; at most ${MAX_DEPTH} groups may enclose each other`);
 		return this.readGroup(name, (input as Record<string, unknown>)[name], at, depth);
 	}
 

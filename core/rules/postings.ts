@@ -66,7 +66,8 @@ export class Postings {
 	/** Adds the products that have any term with the prefix; the terms are a run of the sorted list. */
 	addPrefixTo(set: Bitset, prefix: string): void {
 		const { terms } = this.packed;
-		for (let at = lowerBound(terms, prefix); at < terms.length && terms[at]?.startsWith(prefix); at++) this.addAt(set, at);
+		for (let at = lowerBound(terms, prefix); at < terms.length && terms[at]?.startsWith(prefix); at++)
+			this.addAt(set, at);
 	}
 
 	/** Adds the products that have any term for which the test holds. */

@@ -96,7 +96,8 @@ function reachOfAttribute(leaf: AttributeLeaf, index: CatalogIndex): Bitset {
 		case 'is':
 		case 'in':
 			for (const value of leaf.operator === 'in' ? leaf.value : [leaf.value]) {
-				if (typeof value === 'number') set.or(compare(attribute.numbers, { operator: 'between', value: [value, value] }, same));
+				if (typeof value === 'number')
+					set.or(compare(attribute.numbers, { operator: 'between', value: [value, value] }, same));
 				else attribute.texts.addTo(set, typeof value === 'boolean' ? (value ? 'yes' : 'no') : fold(value));
 			}
 			return set;
@@ -131,7 +132,10 @@ function compare<T extends number | string>(column: SortedColumn<T>, bounds: Bou
 	const never = () => false;
 	if (bounds.operator === 'between') {
 		const [low, high] = bounds.value;
-		return column.between((v) => seen(v) >= low, (v) => seen(v) > high);
+		return column.between(
+			(v) => seen(v) >= low,
+			(v) => seen(v) > high
+		);
 	}
 	const bound = bounds.value;
 	switch (bounds.operator) {

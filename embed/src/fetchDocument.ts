@@ -35,5 +35,7 @@ export async function fetchDocument(base: string, page: PageOf): Promise<PageDoc
 function isDocument(found: unknown): found is PageDocument {
 	if (typeof found !== 'object' || found === null || !('hooks' in found) || !('tabs' in found)) return false;
 	const { hooks, tabs } = found;
-	return typeof hooks === 'object' && hooks !== null && Object.values(hooks).every(Array.isArray) && Array.isArray(tabs);
+	return (
+		typeof hooks === 'object' && hooks !== null && Object.values(hooks).every(Array.isArray) && Array.isArray(tabs)
+	);
 }

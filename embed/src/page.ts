@@ -3,7 +3,12 @@ export function loadStyle(base: string): Promise<void> {
 	const href = `${base}anbau.css`;
 	if (document.querySelector(`link[href="${href}"]`)) return Promise.resolve();
 	return new Promise((resolve) => {
-		const link = Object.assign(document.createElement('link'), { rel: 'stylesheet', href, onload: resolve, onerror: resolve });
+		const link = Object.assign(document.createElement('link'), {
+			rel: 'stylesheet',
+			href,
+			onload: resolve,
+			onerror: resolve
+		});
 		setTimeout(resolve, 1000);
 		document.head.append(link);
 	});
@@ -13,7 +18,9 @@ export function loadStyle(base: string): Promise<void> {
 export function warnOfPolicy(origin: string): void {
 	addEventListener('securitypolicyviolation', ({ blockedURI, effectiveDirective }) => {
 		if (!blockedURI.startsWith(origin)) return;
-		console.warn(`Anbau needs a line in the page’s Content-Security-Policy: ${effectiveDirective.replace(/-(elem|attr)$/, '')} ${origin}`);
+		console.warn(
+			`Anbau needs a line in the page’s Content-Security-Policy: ${effectiveDirective.replace(/-(elem|attr)$/, '')} ${origin}`
+		);
 	});
 }
 

@@ -24,7 +24,11 @@ export function place(found: PageDocument, root: Document): Placed {
 	const placed: Placed = {
 		missing,
 		isLost: () => nodes.some((node) => !node.isConnected) || missing.some((hook) => markerOf(root, hook)),
-		undo: () => undos.splice(0).reverse().forEach((undo) => undo()),
+		undo: () =>
+			undos
+				.splice(0)
+				.reverse()
+				.forEach((undo) => undo()),
 		add: (node, undo) => {
 			nodes.push(node);
 			undos.push(undo);
@@ -47,7 +51,10 @@ export function place(found: PageDocument, root: Document): Placed {
 /** Merges the page's tabs with the theme's own, and makes strips of tab pieces that hang elsewhere. */
 export function placeTabs(placed: Placed, found: PageDocument, root: Document, build: BuildStrip): void {
 	for (const container of root.querySelectorAll<HTMLElement>('.anbau-slot [data-anbau-tabs]')) {
-		build(container, [...container.children].filter(isHtml).map((panel) => ({ ...ownLabel(panel), panel })));
+		build(
+			container,
+			[...container.children].filter(isHtml).map((panel) => ({ ...ownLabel(panel), panel }))
+		);
 	}
 	if (found.tabs.length === 0) return;
 	const marker = markerOf(root, 'tabs');
@@ -55,7 +62,9 @@ export function placeTabs(placed: Placed, found: PageDocument, root: Document, b
 		if (found.tabs.some((tab) => tab.source === 'piece')) placed.missing.push('tabs');
 		return;
 	}
-	const house = new Map([...marker.querySelectorAll<HTMLElement>('[data-anbau-tab]')].map((panel) => [panel.dataset.anbauTab ?? '', panel]));
+	const house = new Map(
+		[...marker.querySelectorAll<HTMLElement>('[data-anbau-tab]')].map((panel) => [panel.dataset.anbauTab ?? '', panel])
+	);
 	const added: HTMLElement[] = [];
 	const tabs: StripTab[] = [];
 	const hiddenHouse: HTMLElement[] = [];
@@ -65,7 +74,8 @@ export function placeTabs(placed: Placed, found: PageDocument, root: Document, b
 		house.delete(tab.slug);
 		if (tab.source === 'piece') added.push(panel);
 		if (tab.hidden) hiddenHouse.push(panel);
-		else tabs.push({ slug: tab.slug, heading: tab.heading, icon: tab.icon, panel, classes: deviceClasses(tab.devices) });
+		else
+			tabs.push({ slug: tab.slug, heading: tab.heading, icon: tab.icon, panel, classes: deviceClasses(tab.devices) });
 	}
 	// Panels of the theme that Anbau was never told of stay, behind the others.
 	for (const panel of house.values()) tabs.push({ ...ownLabel(panel), panel });

@@ -32,12 +32,14 @@ function lookAt(piece: string, openTab: string | null): void {
 }
 
 addEventListener('message', ({ data, source }: MessageEvent<unknown>) => {
-	if (source !== parent || typeof data !== 'object' || data === null || !('anbau' in data) || data.anbau !== 'show') return;
+	if (source !== parent || typeof data !== 'object' || data === null || !('anbau' in data) || data.anbau !== 'show')
+		return;
 	show(data as Order);
 });
 // A preview is to be looked at: nothing in it leads away.
 addEventListener('click', (event) => {
-	if (event.target instanceof Element && event.target.closest('a[href], button:not([role="tab"])')) event.preventDefault();
+	if (event.target instanceof Element && event.target.closest('a[href], button:not([role="tab"])'))
+		event.preventDefault();
 });
 addEventListener('submit', (event) => event.preventDefault());
 parent.postMessage({ anbau: 'ready' }, '*');

@@ -22,8 +22,7 @@ interface Made extends StripTab {
  * `hidden="until-found"`, so that the browser's own search opens them; a link to `#tab-slug` opens its tab.
  */
 export const buildStrip: BuildStrip = (container, tabs) => {
-	const [first] = tabs;
-	if (!first) return () => undefined;
+	if (tabs.length === 0) return () => undefined;
 	const list = document.createElement('div');
 	list.className = 'anbau anbau-tablist';
 	list.setAttribute('role', 'tablist');
@@ -32,48 +31,48 @@ export const buildStrip: BuildStrip = (container, tabs) => {
 		const button = buttonOf(tab);
 		list.append(button);
 		restores.push(dress(tab, button));
+		button.addEventListener('click', () => select(made, tab.slug));
+		tab.panel.addEventListener('beforematch', () => select(made, tab.slug));
 		return { ...tab, button };
 	});
-	const anchor = container.querySelector(':scope > [data-anbau-tab], :scope > .anbau-panel');
-	container.insertBefore(list, anchor);
-
-	const select = (chosen: Made, focus: boolean) => {
-		for (const tab of made) {
-			const isChosen = tab === chosen;
-			tab.button.setAttribute('aria-selected', String(isChosen));
-			tab.button.tabIndex = isChosen ? 0 : -1;
-			if (isChosen) tab.panel.removeAttribute('hidden');
-			else tab.panel.setAttribute('hidden', 'until-found');
-		}
-		if (focus) chosen.button.focus();
-	};
-	const byHash = () => made.find((tab) => location.hash === `#tab-${tab.slug}`);
-	const onHash = () => {
-		const tab = byHash();
-		if (!tab) return;
-		select(tab, false);
-		tab.button.scrollIntoView({ block: 'nearest' });
-	};
-	for (const tab of made) {
-		tab.button.addEventListener('click', () => select(tab, false));
-		tab.panel.addEventListener('beforematch', () => select(tab, false));
-	}
+	container.insertBefore(list, container.querySelector(':scope > [data-anbau-tab], :scope > .anbau-panel'));
 	list.addEventListener('keydown', (event) => {
 		const next = neighbour(made, event);
 		if (!next) return;
 		event.preventDefault();
-		select(next, true);
+		select(made, next.slug);
+		next.button.focus();
 	});
+	const onHash = () => {
+		const tab = named(made);
+		if (!tab) return;
+		select(made, tab.slug);
+		tab.button.scrollIntoView({ block: 'nearest' });
+	};
 	addEventListener('hashchange', onHash);
-	const [start] = made;
-	const initial = byHash() ?? start;
-	if (initial) select(initial, false);
+	select(made, (named(made) ?? made[0])?.slug);
 	return () => {
 		removeEventListener('hashchange', onHash);
 		list.remove();
 		for (const restore of restores) restore();
 	};
 };
+
+/** The tab that the page's address names. */
+function named(tabs: Made[]): Made | undefined {
+	return tabs.find((tab) => location.hash === `#tab-${tab.slug}`);
+}
+
+/** Opens one tab and closes the others. */
+function select(tabs: Made[], slug: string | undefined): void {
+	for (const { button, panel, slug: own } of tabs) {
+		const isChosen = own === slug;
+		button.setAttribute('aria-selected', String(isChosen));
+		button.tabIndex = isChosen ? 0 : -1;
+		if (isChosen) panel.removeAttribute('hidden');
+		else panel.setAttribute('hidden', 'until-found');
+	}
+}
 
 let strips = 0;
 
@@ -114,7 +113,12 @@ function neighbour(tabs: Made[], event: KeyboardEvent): Made | undefined {
 	const shown = tabs.filter((tab) => tab.button.offsetParent !== null);
 	const at = shown.findIndex((tab) => tab.button === event.target);
 	if (at < 0) return undefined;
-	const steps: Record<string, number> = { ArrowRight: at + 1, ArrowLeft: at - 1 + shown.length, Home: 0, End: shown.length - 1 };
+	const steps: Record<string, number> = {
+		ArrowRight: at + 1,
+		ArrowLeft: at - 1 + shown.length,
+		Home: 0,
+		End: shown.length - 1
+	};
 	const to = steps[event.key];
 	return to === undefined ? undefined : shown[to % shown.length];
 }

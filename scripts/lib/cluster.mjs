@@ -30,8 +30,27 @@ export class Cluster {
 		if (!existsSync(join(this.data, 'PG_VERSION'))) this.#create();
 		const port = await freePort();
 		// Only this machine, only by password, and no socket file in a shared folder.
-		const options = ['-D', this.data, '-p', String(port), '-c', 'listen_addresses=127.0.0.1', '-c', 'unix_socket_directories=', '-c', 'log_min_messages=warning', '-c', 'max_wal_size=2GB', '-c', 'shared_buffers=256MB'];
-		this.server = spawn(join(this.bin, 'postgres'), options, { ...this.#as(), stdio: ['ignore', 'ignore', 'pipe'], detached: true });
+		const options = [
+			'-D',
+			this.data,
+			'-p',
+			String(port),
+			'-c',
+			'listen_addresses=127.0.0.1',
+			'-c',
+			'unix_socket_directories=',
+			'-c',
+			'log_min_messages=warning',
+			'-c',
+			'max_wal_size=2GB',
+			'-c',
+			'shared_buffers=256MB'
+		];
+		this.server = spawn(join(this.bin, 'postgres'), options, {
+			...this.#as(),
+			stdio: ['ignore', 'ignore', 'pipe'],
+			detached: true
+		});
 		let said = '';
 		this.server.stderr?.on('data', (chunk) => (said = (said + String(chunk)).slice(-4000)));
 		const address = `postgres://${USER}:${readFileSync(this.passwordFile, 'utf8').trim()}@127.0.0.1:${port}/postgres`;
@@ -57,7 +76,17 @@ export class Cluster {
 			chownSync(this.passwordFile, this.owner.uid, this.owner.gid);
 		}
 		chmodSync(this.folder, 0o700);
-		const args = ['-D', this.data, '-U', USER, '--auth=scram-sha-256', `--pwfile=${this.passwordFile}`, '--encoding=UTF8', '--locale=C.UTF-8', '--no-instructions'];
+		const args = [
+			'-D',
+			this.data,
+			'-U',
+			USER,
+			'--auth=scram-sha-256',
+			`--pwfile=${this.passwordFile}`,
+			'--encoding=UTF8',
+			'--locale=C.UTF-8',
+			'--no-instructions'
+		];
 		const made = spawnSync(join(this.bin, 'initdb'), args, { ...this.#as(), encoding: 'utf8' });
 		if (made.status !== 0) {
 			rmSync(this.data, { recursive: true, force: true });
@@ -71,9 +100,14 @@ export class Cluster {
 		if (!existsSync(file)) return;
 		const pid = Number(readFileSync(file, 'utf8').split('\n')[0]);
 		if (!pid || !isAlive(pid)) return;
-		const stopped = spawnSync(join(this.bin, 'pg_ctl'), ['stop', '-D', this.data, '-m', 'fast', '-w', '-t', '60'], { ...this.#as(), encoding: 'utf8' });
+		const stopped = spawnSync(join(this.bin, 'pg_ctl'), ['stop', '-D', this.data, '-m', 'fast', '-w', '-t', '60'], {
+			...this.#as(),
+			encoding: 'utf8'
+		});
 		if (stopped.status !== 0 && isAlive(pid)) {
-			throw new Advice(`A database server (process ${pid}) from an earlier start still holds ${this.data} and does not stop. End it with “kill ${pid}” and start again.`);
+			throw new Advice(
+				`A database server (process ${pid}) from an earlier start still holds ${this.data} and does not stop. End it with “kill ${pid}” and start again.`
+			);
 		}
 	}
 
@@ -85,7 +119,9 @@ export class Cluster {
 		const { connect } = await import('node:net');
 		for (let turn = 0; turn < 600; turn++) {
 			if (this.server?.exitCode !== null) {
-				throw new Advice(`The database in ${this.folder} does not start. It says:\n${said().trim()}\nIf its files are damaged, move that folder away; the next start makes a new one with the demo in it.`);
+				throw new Advice(
+					`The database in ${this.folder} does not start. It says:\n${said().trim()}\nIf its files are damaged, move that folder away; the next start makes a new one with the demo in it.`
+				);
 			}
 			const open = await new Promise((resolve) => {
 				const socket = connect(port, '127.0.0.1', () => resolve(true));

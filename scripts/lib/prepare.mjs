@@ -19,7 +19,16 @@ export function ensurePackages() {
 
 /** Builds the storefront's script and the application, unless nothing changed since the last build. */
 export function ensureBuild() {
-	const wanted = fingerprint(['core', 'embed/src', 'embed/build.mjs', 'web/src', 'web/static', 'web/vite.config.ts', 'web/svelte.config.js', 'package-lock.json']);
+	const wanted = fingerprint([
+		'core',
+		'embed/src',
+		'embed/build.mjs',
+		'web/src',
+		'web/static',
+		'web/vite.config.ts',
+		'web/svelte.config.js',
+		'package-lock.json'
+	]);
 	const mark = join(ROOT, 'web', 'build', '.anbau-built');
 	if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return;
 	console.log('Building …');

@@ -37,13 +37,36 @@ export async function startAll() {
 		rmSync(lock, { force: true });
 	};
 	try {
-		const urls = { app: `http://127.0.0.1:${app}`, shop: `http://127.0.0.1:${shop}`, media: `http://127.0.0.1:${media}` };
+		const urls = {
+			app: `http://127.0.0.1:${app}`,
+			shop: `http://127.0.0.1:${shop}`,
+			media: `http://127.0.0.1:${media}`
+		};
 		const databaseUrl = await cluster.start();
 		const credentials = readCredentials(folder);
-		const env = { ...process.env, ...credentials.env, DATABASE_URL: databaseUrl, ANBAU_URL: urls.app, SHOP_URL: urls.shop, MEDIA_URL: urls.media, ANBAU_DATA_FOLDER: folder };
+		const env = {
+			...process.env,
+			...credentials.env,
+			DATABASE_URL: databaseUrl,
+			ANBAU_URL: urls.app,
+			SHOP_URL: urls.shop,
+			MEDIA_URL: urls.media,
+			ANBAU_DATA_FOLDER: folder
+		};
 		await finish('web/setup.ts', env, 'Preparing the database');
-		const web = { ...env, ORIGIN: urls.app, HOST: '127.0.0.1', PORT: String(app), BODY_SIZE_LIMIT: 'Infinity', ANBAU_DEMO_EMAIL: credentials.running.email };
-		servers.push(await serve('web/server.js', web), await serve('standins/shop/server.ts', { ...env, PORT: String(shop) }), await serve('standins/mediahost/server.ts', { ...env, PORT: String(media) }));
+		const web = {
+			...env,
+			ORIGIN: urls.app,
+			HOST: '127.0.0.1',
+			PORT: String(app),
+			BODY_SIZE_LIMIT: 'Infinity',
+			ANBAU_DEMO_EMAIL: credentials.running.email
+		};
+		servers.push(
+			await serve('web/server.js', web),
+			await serve('standins/shop/server.ts', { ...env, PORT: String(shop) }),
+			await serve('standins/mediahost/server.ts', { ...env, PORT: String(media) })
+		);
 		await finish('demo/seed.ts', env, 'Filling in the demo');
 		const running = { url: urls.app, shopUrl: urls.shop, ...credentials.running };
 		const file = join(folder, 'running.json');
@@ -63,7 +86,9 @@ function refuseSecondStart(folder) {
 	if (!pid || pid === process.pid || !isAlive(pid) || !isNode(pid)) return;
 	const running = join(folder, 'running.json');
 	const url = existsSync(running) ? ` at ${JSON.parse(readFileSync(running, 'utf8')).url}` : '';
-	throw new Advice(`Anbau already runs${url} (process ${pid}). Use that one, or stop it with “kill ${pid}”. For a second one beside it, give it its own data and ports: ANBAU_DATA=… ANBAU_PORT=… ANBAU_SHOP_PORT=… ANBAU_MEDIA_PORT=… npm start`);
+	throw new Advice(
+		`Anbau already runs${url} (process ${pid}). Use that one, or stop it with “kill ${pid}”. For a second one beside it, give it its own data and ports: ANBAU_DATA=… ANBAU_PORT=… ANBAU_SHOP_PORT=… ANBAU_MEDIA_PORT=… npm start`
+	);
 }
 
 /** A process number may have been given to another program since.
@@ -81,11 +106,26 @@ function readCredentials(folder) {
 	const file = join(folder, 'credentials.json');
 	if (!existsSync(file)) {
 		const secret = () => randomBytes(24).toString('base64url');
-		const fresh = { storeKey: `hollowmere-${randomBytes(4).toString('hex')}`, apiKey: secret(), visitorSecret: secret(), email: 'owner@hollowmere.example', password: secret() };
+		const fresh = {
+			storeKey: `hollowmere-${randomBytes(4).toString('hex')}`,
+			apiKey: secret(),
+			visitorSecret: secret(),
+			email: 'owner@hollowmere.example',
+			password: secret()
+		};
 		writeFileSync(file, JSON.stringify(fresh), { mode: 0o600 });
 	}
-	const running = /** @type {{ storeKey: string, apiKey: string, visitorSecret: string, email: string, password: string }} */ (JSON.parse(readFileSync(file, 'utf8')));
-	const env = { STORE_KEY: running.storeKey, API_KEY: running.apiKey, VISITOR_SECRET: running.visitorSecret, OWNER_EMAIL: running.email, OWNER_PASSWORD: running.password };
+	const running =
+		/** @type {{ storeKey: string, apiKey: string, visitorSecret: string, email: string, password: string }} */ (
+			JSON.parse(readFileSync(file, 'utf8'))
+		);
+	const env = {
+		STORE_KEY: running.storeKey,
+		API_KEY: running.apiKey,
+		VISITOR_SECRET: running.visitorSecret,
+		OWNER_EMAIL: running.email,
+		OWNER_PASSWORD: running.password
+	};
 	return { running, env };
 }
 
@@ -94,11 +134,18 @@ function readCredentials(folder) {
  * @param {NodeJS.ProcessEnv} env
  */
 function serve(script, env) {
-	const child = fork(join(ROOT, script), { cwd: ROOT, env, execArgv: script.endsWith('.ts') ? ['--import', 'tsx'] : [], detached: true });
+	const child = fork(join(ROOT, script), {
+		cwd: ROOT,
+		env,
+		execArgv: script.endsWith('.ts') ? ['--import', 'tsx'] : [],
+		detached: true
+	});
 	return /** @type {Promise<import('node:child_process').ChildProcess>} */ (
 		new Promise((resolve, reject) => {
 			child.once('message', () => resolve(child));
-			child.once('exit', (code) => reject(new Advice(`${script} ended before it was ready (code ${code}); what it said stands above.`)));
+			child.once('exit', (code) =>
+				reject(new Advice(`${script} ended before it was ready (code ${code}); what it said stands above.`))
+			);
 		})
 	);
 }
@@ -111,7 +158,9 @@ function serve(script, env) {
 function finish(script, env, what) {
 	const child = fork(join(ROOT, script), { cwd: ROOT, env, execArgv: ['--import', 'tsx'] });
 	return new Promise((resolve, reject) => {
-		child.once('exit', (code) => (code === 0 ? resolve(undefined) : reject(new Advice(`${what} failed; what went wrong stands above.`))));
+		child.once('exit', (code) =>
+			code === 0 ? resolve(undefined) : reject(new Advice(`${what} failed; what went wrong stands above.`))
+		);
 	});
 }
 

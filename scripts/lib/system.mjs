@@ -30,7 +30,8 @@ export function ensurePostgres() {
 	}
 	install(['postgresql'], 'PostgreSQL');
 	const installed = findPostgres();
-	if (!installed) throw new Advice('PostgreSQL was installed, but its program “postgres” is not below /usr/lib/postgresql.');
+	if (!installed)
+		throw new Advice('PostgreSQL was installed, but its program “postgres” is not below /usr/lib/postgresql.');
 	return installed;
 }
 
@@ -59,14 +60,23 @@ export function ensureChromium() {
  */
 function install(packages, name) {
 	const command = `apt-get install ${packages.join(' ')}`;
-	if (!which('apt-get')) throw new Advice(`${name} is missing. Install it with this system's package manager and start again.`);
-	if (!isRoot()) throw new Advice(`${name} is missing and only root may install it. Run “sudo ${command}” and start again.`);
+	if (!which('apt-get'))
+		throw new Advice(`${name} is missing. Install it with this system's package manager and start again.`);
+	if (!isRoot())
+		throw new Advice(`${name} is missing and only root may install it. Run “sudo ${command}” and start again.`);
 	console.log(`Installing ${name} …`);
 	const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
 	const quiet = { env, encoding: /** @type {const} */ ('utf8'), maxBuffer: 1 << 26 };
 	spawnSync('apt-get', ['update', '-q'], quiet);
-	const done = spawnSync('apt-get', ['install', '-y', '-q', '--no-install-recommends', '-o', 'Dpkg::Options::=--force-confold', ...packages], quiet);
-	if (done.status !== 0) throw new Advice(`${name} could not be installed. “${command}” says:\n${(done.stderr || done.stdout || '').split('\n').slice(-8).join('\n')}`);
+	const done = spawnSync(
+		'apt-get',
+		['install', '-y', '-q', '--no-install-recommends', '-o', 'Dpkg::Options::=--force-confold', ...packages],
+		quiet
+	);
+	if (done.status !== 0)
+		throw new Advice(
+			`${name} could not be installed. “${command}” says:\n${(done.stderr || done.stdout || '').split('\n').slice(-8).join('\n')}`
+		);
 }
 
 /** Runs a command to its end; its output is shown only when it fails.
@@ -76,7 +86,12 @@ function install(packages, name) {
  */
 export function run(command, args, what, env = process.env) {
 	try {
-		return execFileSync(command, args, { encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'], maxBuffer: 1 << 28, env });
+		return execFileSync(command, args, {
+			encoding: 'utf8',
+			stdio: ['ignore', 'pipe', 'pipe'],
+			maxBuffer: 1 << 28,
+			env
+		});
 	} catch (error) {
 		const { stdout = '', stderr = '' } = /** @type {{ stdout?: string, stderr?: string }} */ (error);
 		throw new Advice(`${what} failed:\n${`${stdout}\n${stderr}`.trim().split('\n').slice(-30).join('\n')}`);
@@ -108,7 +123,10 @@ export async function demandPort(port, what, variable) {
 		server.once('error', () => resolve(false));
 		server.listen(port, '127.0.0.1', () => server.close(() => resolve(true)));
 	});
-	if (!free) throw new Advice(`Port ${port}, meant for ${what}, is in use. Stop what uses it, or choose another: ${variable}=${port + 100} npm start`);
+	if (!free)
+		throw new Advice(
+			`Port ${port}, meant for ${what}, is in use. Stop what uses it, or choose another: ${variable}=${port + 100} npm start`
+		);
 }
 
 /** Whether a process is alive.

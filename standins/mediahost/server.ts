@@ -12,7 +12,11 @@ const DRAWINGS: Record<string, { title: string; svg: string }> = {
 };
 
 function send(response: ServerResponse, status: number, type: string, body: string): void {
-	response.writeHead(status, { 'content-type': type, 'access-control-allow-origin': '*', 'x-content-type-options': 'nosniff' });
+	response.writeHead(status, {
+		'content-type': type,
+		'access-control-allow-origin': '*',
+		'x-content-type-options': 'nosniff'
+	});
 	response.end(body);
 }
 
@@ -20,7 +24,16 @@ function oembed(address: string, response: ServerResponse): void {
 	const id = address.startsWith(`${url}/drawings/`) ? address.slice(`${url}/drawings/`.length) : '';
 	const drawing = Object.hasOwn(DRAWINGS, id) ? DRAWINGS[id] : undefined;
 	if (!drawing) return send(response, 404, 'text/plain', 'Not found');
-	const document = { version: '1.0', type: 'photo', title: drawing.title, provider_name: 'Mossgate Pictures', provider_url: url, url: `${url}/files/${id}.svg`, width: 640, height: 360 };
+	const document = {
+		version: '1.0',
+		type: 'photo',
+		title: drawing.title,
+		provider_name: 'Mossgate Pictures',
+		provider_url: url,
+		url: `${url}/files/${id}.svg`,
+		width: 640,
+		height: 360
+	};
 	send(response, 200, 'application/json', JSON.stringify(document));
 }
 
@@ -30,7 +43,12 @@ const server = createServer((request, response) => {
 	const id = /^\/files\/([a-z-]+)\.svg$/.exec(pathname)?.[1] ?? '';
 	const drawing = Object.hasOwn(DRAWINGS, id) ? DRAWINGS[id] : undefined;
 	if (drawing) return send(response, 200, 'image/svg+xml', drawing.svg);
-	send(response, pathname === '/' ? 200 : 404, 'text/plain', pathname === '/' ? 'Mossgate Pictures: drawings with oEmbed at /oembed?url=' : 'Not found');
+	send(
+		response,
+		pathname === '/' ? 200 : 404,
+		'text/plain',
+		pathname === '/' ? 'Mossgate Pictures: drawings with oEmbed at /oembed?url=' : 'Not found'
+	);
 });
 server.listen(port, '127.0.0.1', () => process.send?.('ready'));
 for (const signal of ['SIGTERM', 'SIGINT', 'disconnect']) process.once(signal, () => process.exit(0));

@@ -12,7 +12,9 @@ export function homePage(shop: Shop): ThemePage {
 		id: '',
 		main: html`
 			<h1>For gardens that are worked in</h1>
-			<ul class="departments">${top.map(({ key, title }) => html`<li><a href="/category/${key}">${title}</a></li>`)}</ul>
+			<ul class="departments">
+				${top.map(({ key, title }) => html`<li><a href="/category/${key}">${title}</a></li>`)}
+			</ul>
 			<h2>New here</h2>
 			<div class="grid">${newest.map(productCard)}</div>
 		`
@@ -27,7 +29,9 @@ export function categoryPage(shop: Shop, category: ShopCategory): ThemePage {
 		id: category.key,
 		main: html`
 			<h1>${category.title}</h1>
-			<ul class="departments">${below.map(({ key, title }) => html`<li><a href="/category/${key}">${title}</a></li>`)}</ul>
+			<ul class="departments">
+				${below.map(({ key, title }) => html`<li><a href="/category/${key}">${title}</a></li>`)}
+			</ul>
 			${hook('above-list')}
 			<div class="grid">${productsIn(shop, category.key).map(productCard)}</div>
 			${hook('below-list')}
@@ -36,7 +40,13 @@ export function categoryPage(shop: Shop, category: ShopCategory): ThemePage {
 }
 
 const PLAIN: Record<string, { title: string; text: string[] }> = {
-	delivery: { title: 'Delivery', text: ['Parcels leave on every working day and arrive within three.', 'What is too large for a parcel comes by freight. The driver calls you the day before and brings it to the kerb.'] },
+	delivery: {
+		title: 'Delivery',
+		text: [
+			'Parcels leave on every working day and arrive within three.',
+			'What is too large for a parcel comes by freight. The driver calls you the day before and brings it to the kerb.'
+		]
+	},
 	contact: { title: 'Contact', text: ['Our gardeners answer the telephone on every weekday until four.'] },
 	cart: { title: 'Basket', text: ['This shop is made up; nothing was put in a basket.'] }
 };
@@ -44,5 +54,11 @@ const PLAIN: Record<string, { title: string; text: string[] }> = {
 export function plainPage(slug: string): ThemePage | null {
 	const page = Object.hasOwn(PLAIN, slug) ? PLAIN[slug] : undefined;
 	if (!page) return null;
-	return { title: page.title, kind: 'plain', id: slug, main: html`<h1>${page.title}</h1>${page.text.map((paragraph) => html`<p>${paragraph}</p>`)}` };
+	return {
+		title: page.title,
+		kind: 'plain',
+		id: slug,
+		main: html`<h1>${page.title}</h1>
+			${page.text.map((paragraph) => html`<p>${paragraph}</p>`)}`
+	};
 }

@@ -14,28 +14,10 @@ export function productPage(shop: Shop, product: DemoProduct): ThemePage {
 		.filter((one) => one.key !== product.key)
 		.slice(0, 4);
 	const main = html`
-		<nav class="trail" aria-label="You are here">${trail.map(({ key, title }) => html`<a href="/category/${key}">${title}</a>`)}</nav>
-		<article class="product">
-			<div class="gallery">${place('above-gallery')}<img src="/images/${product.key}.svg" alt="${product.title}" width="560" height="560" />${place('below-gallery')}</div>
-			<div class="buy">
-				${place('above-title')}
-				<h1>${product.title}</h1>
-				${place('below-title')}
-				<p class="price">${product.listPrice ? html`<s>${priceText(product.listPrice)}</s> ` : null}${priceText(product.price)}</p>
-				${place('below-price')}
-				<p class="summary">${product.summary}</p>
-				${place('below-summary')} ${place('above-options')}
-				<form class="cart" action="/cart" method="get">
-					<label>Quantity <input type="number" name="quantity" value="1" min="1" max="99" /></label>
-					${place('above-buy')}
-					<button type="submit" name="product" value="${product.key}">${product.stock > 0 ? 'Put in basket' : 'Order'}</button>
-					${place('below-buy')}
-				</form>
-				<p class="details">SKU ${product.sku} · ${trail.map((one) => one.title).join(' / ')}</p>
-				${place('below-details')}
-			</div>
-		</article>
-		${place('above-tabs')}
+		<nav class="trail" aria-label="You are here">
+			${trail.map(({ key, title }) => html`<a href="/category/${key}">${title}</a>`)}
+		</nav>
+		${buyPart(product, place)} ${place('above-tabs')}
 		<div class="tabs" data-anbau-hook="tabs">${houseTabs(product)}</div>
 		${place('below-tabs')}
 		<section class="reviews">${place('above-reviews')}</section>
@@ -49,20 +31,86 @@ export function productPage(shop: Shop, product: DemoProduct): ThemePage {
 	return { title: product.title, kind: 'product', id: product.key, head: jsonLd(shop, product), main };
 }
 
+/** Gallery, price, and everything round the button. */
+function buyPart(product: DemoProduct, place: (id: string) => Html): Html {
+	return html`<article class="product">
+		<div class="gallery">
+			${place('above-gallery')}<img
+				src="/images/${product.key}.svg"
+				alt="${product.title}"
+				width="560"
+				height="560"
+			/>${place('below-gallery')}
+		</div>
+		<div class="buy">
+			${place('above-title')}
+			<h1>${product.title}</h1>
+			${place('below-title')}
+			<p class="price">
+				${product.listPrice ? html`<s>${priceText(product.listPrice)}</s> ` : null}${priceText(product.price)}
+			</p>
+			${place('below-price')}
+			<p class="summary">${product.summary}</p>
+			${place('below-summary')} ${place('above-options')}
+			<form class="cart" action="/cart" method="get">
+				<label>Quantity <input type="number" name="quantity" value="1" min="1" max="99" /></label>
+				${place('above-buy')}
+				<button type="submit" name="product" value="${product.key}">
+					${product.stock > 0 ? 'Put in basket' : 'Order'}
+				</button>
+				${place('below-buy')}
+			</form>
+			<p class="details">
+				SKU ${product.sku} ·
+				${trailOf(product)
+					.map((one) => one.title)
+					.join(' / ')}
+			</p>
+			${place('below-details')}
+		</div>
+	</article>`;
+}
+
 function houseTabs(product: DemoProduct): Html {
-	const rows = Object.entries({ SKU: product.sku, Brand: product.brand, Material: product.attributes.material ?? '', Hardiness: product.attributes.hardiness ?? '' });
+	const rows = Object.entries({
+		SKU: product.sku,
+		Brand: product.brand,
+		Material: product.attributes.material ?? '',
+		Hardiness: product.attributes.hardiness ?? ''
+	});
 	return html`
-		<section data-anbau-tab="description"><h2 data-anbau-label>Description</h2>${hook('text-start')}<div class="text">${raw(product.description)}</div>${hook('text-end')}</section>
+		<section data-anbau-tab="description">
+			<h2 data-anbau-label>Description</h2>
+			${hook('text-start')}
+			<div class="text">${raw(product.description)}</div>
+			${hook('text-end')}
+		</section>
 		<section data-anbau-tab="details">
 			<h2 data-anbau-label>Details</h2>
-			<dl>${rows.filter(([, value]) => value).map(([label, value]) => html`<div><dt>${label}</dt><dd>${value}</dd></div>`)}</dl>
+			<dl>
+				${rows
+					.filter(([, value]) => value)
+					.map(
+						([label, value]) =>
+							html`<div>
+								<dt>${label}</dt>
+								<dd>${value}</dd>
+							</div>`
+					)}
+			</dl>
 		</section>
-		<section data-anbau-tab="delivery"><h2 data-anbau-label>Delivery</h2><p>Parcels leave on every working day. What is too large for a parcel comes by freight.</p></section>
+		<section data-anbau-tab="delivery">
+			<h2 data-anbau-label>Delivery</h2>
+			<p>Parcels leave on every working day. What is too large for a parcel comes by freight.</p>
+		</section>
 	`;
 }
 
 export function productCard(product: DemoProduct): Html {
-	return html`<a class="card" href="/products/${product.key}"><img src="/images/${product.key}.svg" alt="" width="280" height="280" loading="lazy" /><span>${product.title}</span><b>${priceText(product.price)}</b></a>`;
+	return html`<a class="card" href="/products/${product.key}"
+		><img src="/images/${product.key}.svg" alt="" width="280" height="280" loading="lazy" /><span>${product.title}</span
+		><b>${priceText(product.price)}</b></a
+	>`;
 }
 
 /** The product as schema.org data, as search engines read it. */
@@ -84,5 +132,7 @@ function jsonLd(shop: Shop, product: DemoProduct): Html {
 			inventoryLevel: { '@type': 'QuantitativeValue', value: product.stock }
 		}
 	};
-	return html`<script type="application/ld+json">${raw(JSON.stringify(data).replace(/</g, '\\u003c'))}</script>`;
+	return html`<script type="application/ld+json">
+		${raw(JSON.stringify(data).replace(/</g, '\\u003c'))}
+	</script>`;
 }

@@ -10,9 +10,14 @@ import { contentPolicy, renderPage, type ThemePage } from './theme.js';
 
 /** The shop stand-in: a storefront on its own origin, with its own catalogue and theme. */
 const port = Number(process.env.PORT ?? 4320);
-const shop = openShop(process.env.SHOP_URL ?? `http://127.0.0.1:${port}`, process.env.ANBAU_URL ?? '', process.env.STORE_KEY ?? '');
+const shop = openShop(
+	process.env.SHOP_URL ?? `http://127.0.0.1:${port}`,
+	process.env.ANBAU_URL ?? '',
+	process.env.STORE_KEY ?? ''
+);
 const css = readFileSync(join(import.meta.dirname, 'shop.css'), 'utf8');
-const mark = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 32 32"><circle cx="16" cy="16" r="15" fill="#1f5a41"/><path d="M16 25V12M16 16c-6 0-7-4-7-7 5 0 7 3 7 7zM16 13c6 0 7-4 7-7-5 0-7 3-7 7z" stroke="#fff" stroke-width="2" fill="none"/></svg>';
+const mark =
+	'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 32 32"><circle cx="16" cy="16" r="15" fill="#1f5a41"/><path d="M16 25V12M16 16c-6 0-7-4-7-7 5 0 7 3 7 7zM16 13c6 0 7-4 7-7-5 0-7 3-7 7z" stroke="#fff" stroke-width="2" fill="none"/></svg>';
 
 function send(response: ServerResponse, status: number, type: string, body: string): void {
 	response.writeHead(status, {
@@ -40,7 +45,13 @@ function pageAt(path: string): ThemePage | null {
 }
 
 function sitemap(): string {
-	const paths = ['/', '/pages/delivery', '/pages/contact', ...shop.categories.map(({ key }) => `/category/${key}`), ...[...shop.products.keys()].map((key) => `/products/${key}`)];
+	const paths = [
+		'/',
+		'/pages/delivery',
+		'/pages/contact',
+		...shop.categories.map(({ key }) => `/category/${key}`),
+		...[...shop.products.keys()].map((key) => `/products/${key}`)
+	];
 	const urls = paths.map((path) => `<url><loc>${shop.url}${path}</loc></url>`).join('');
 	return `<?xml version="1.0" encoding="UTF-8"?><urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">${urls}</urlset>`;
 }
@@ -52,7 +63,8 @@ function answer(path: string, response: ServerResponse): void {
 	if (path === '/assets/shop.css') return send(response, 200, 'text/css', css);
 	if (path === '/assets/mark.svg') return send(response, 200, 'image/svg+xml', mark);
 	if (path === '/sitemap.xml') return send(response, 200, 'application/xml', sitemap());
-	if (path === '/export/catalog.csv') return send(response, 200, 'text/csv', catalogueCsv([...shop.products.values()], shop.url));
+	if (path === '/export/catalog.csv')
+		return send(response, 200, 'text/csv', catalogueCsv([...shop.products.values()], shop.url));
 	const page = pageAt(path);
 	if (page) return send(response, 200, 'text/html', renderPage(shop, page));
 	send(response, 404, 'text/plain', 'There is nothing here.');

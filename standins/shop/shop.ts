@@ -24,12 +24,22 @@ export function openShop(url: string, anbauUrl: string, storeKey: string): Shop 
 			for (const { key, title, parent } of parseCategoryPath(path) ?? []) categories.set(key, { key, title, parent });
 		}
 	}
-	return { url, anbauUrl, storeKey, products: new Map(products.map((product) => [product.key, product])), categories: [...categories.values()] };
+	return {
+		url,
+		anbauUrl,
+		storeKey,
+		products: new Map(products.map((product) => [product.key, product])),
+		categories: [...categories.values()]
+	};
 }
 
 /** The categories of a product from the top down. */
 export function trailOf(product: DemoProduct): ShopCategory[] {
-	return (parseCategoryPath(product.categories[0] ?? '') ?? []).map(({ key, title, parent }) => ({ key, title, parent }));
+	return (parseCategoryPath(product.categories[0] ?? '') ?? []).map(({ key, title, parent }) => ({
+		key,
+		title,
+		parent
+	}));
 }
 
 /** The products of a category and of all below it. */

@@ -27,18 +27,27 @@ export function renderPage(shop: Shop, page: ThemePage): string {
 				<link rel="stylesheet" href="/assets/shop.css" />
 				<link rel="icon" href="/assets/mark.svg" />
 				${page.head ?? null}
-				<script async src="${shop.anbauUrl}/live/v1/anbau.js" data-store="${shop.storeKey}" data-page="${page.kind}" data-id="${page.id}"></script>
+				<script
+					async
+					src="${shop.anbauUrl}/live/v1/anbau.js"
+					data-store="${shop.storeKey}"
+					data-page="${page.kind}"
+					data-id="${page.id}"
+				></script>
 			</head>
 			<body>
 				${hook('page-top')}
 				<header class="bar">
 					<a class="brand" href="/">Hollowmere <span>Garden Supply</span></a>
-					<nav aria-label="Departments">${top.map((category) => html`<a href="/category/${category.key}">${category.title}</a>`)}</nav>
+					<nav aria-label="Departments">
+						${top.map((category) => html`<a href="/category/${category.key}">${category.title}</a>`)}
+					</nav>
 				</header>
 				<main>${page.main}</main>
 				${hook('page-bottom')}
 				<footer class="foot">
-					<a href="/pages/delivery">Delivery</a><a href="/pages/contact">Contact</a><a href="/export/catalog.csv">Catalogue as CSV</a>
+					<a href="/pages/delivery">Delivery</a><a href="/pages/contact">Contact</a
+					><a href="/export/catalog.csv">Catalogue as CSV</a>
 					<p>Hollowmere is made up. Nothing here can be bought.</p>
 				</footer>
 			</body>
@@ -48,5 +57,14 @@ export function renderPage(shop: Shop, page: ThemePage): string {
 /** The shop's content security policy: its own files and Anbau's, nothing inline, and no framing. */
 export function contentPolicy(shop: Shop): string {
 	const anbau = shop.anbauUrl;
-	return [`default-src 'none'`, `script-src 'self' ${anbau}`, `style-src 'self' ${anbau}`, `img-src 'self' ${anbau} data:`, `connect-src 'self' ${anbau}`, `form-action 'self'`, `base-uri 'none'`, `frame-ancestors 'none'`].join('; ');
+	return [
+		`default-src 'none'`,
+		`script-src 'self' ${anbau}`,
+		`style-src 'self' ${anbau}`,
+		`img-src 'self' ${anbau} data:`,
+		`connect-src 'self' ${anbau}`,
+		`form-action 'self'`,
+		`base-uri 'none'`,
+		`frame-ancestors 'none'`
+	].join('; ');
 }

@@ -3,7 +3,11 @@ import { actorOf, SESSION_COOKIE } from '$lib/server/auth.js';
 import { isUnreachable } from '$lib/server/unreachable.js';
 import { Problem } from '$lib/server/problem.js';
 
-const AWAY = new Problem('database-away', 503, 'Anbau cannot reach its database, so nothing can be read or saved here. The shop goes on from memory.');
+const AWAY = new Problem(
+	'database-away',
+	503,
+	'Anbau cannot reach its database, so nothing can be read or saved here. The shop goes on from memory.'
+);
 
 /** Who asks is settled before any route of the owner's side runs; failures become problem documents. */
 export const handle: Handle = async ({ event, resolve }) => {
@@ -16,7 +20,10 @@ export const handle: Handle = async ({ event, resolve }) => {
 	} catch (error) {
 		const problem = problemOf(error);
 		if (isApi) return problem.toResponse();
-		return new Response(problem.message, { status: problem.status, headers: { 'content-type': 'text/plain; charset=utf-8' } });
+		return new Response(problem.message, {
+			status: problem.status,
+			headers: { 'content-type': 'text/plain; charset=utf-8' }
+		});
 	}
 	const response = await resolve(event);
 	if (!isApi && !response.headers.has('content-security-policy')) response.headers.set('x-frame-options', 'DENY');
@@ -36,5 +43,8 @@ export const handleError: HandleServerError = ({ error, status, message, event }
 	if (error instanceof Problem) return { message: error.message };
 	if (isUnreachable(error)) return { message: AWAY.message };
 	console.error(`${event.request.method} ${event.url.pathname}`, error);
-	return { message: status === 500 ? 'Something went wrong inside Anbau; nothing was changed. The server log says what.' : message };
+	return {
+		message:
+			status === 500 ? 'Something went wrong inside Anbau; nothing was changed. The server log says what.' : message
+	};
 };

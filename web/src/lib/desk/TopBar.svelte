@@ -18,8 +18,14 @@
 	}
 </script>
 
-<header class="bg-neutral text-neutral-content sticky top-0 z-40 flex min-h-13 flex-wrap items-center gap-x-6 gap-y-1 px-3 py-1.5 sm:px-5">
-	<a href="/library" class="font-display flex items-center gap-2 text-[19px] font-bold" aria-label="Anbau, to the library">
+<header
+	class="bg-neutral text-neutral-content sticky top-0 z-40 flex min-h-13 flex-wrap items-center gap-x-6 gap-y-1 px-3 py-1.5 sm:px-5"
+>
+	<a
+		href="/library"
+		class="font-display flex items-center gap-2 text-[19px] font-bold"
+		aria-label="Anbau, to the library"
+	>
 		<img src="/mark.svg" alt="" class="size-6" />anbau
 	</a>
 	<nav class="flex gap-1" aria-label="Screens">
@@ -28,15 +34,24 @@
 			<a
 				{href}
 				aria-current={current ? 'page' : undefined}
-				class={['rounded-field px-3 py-1.5 font-medium', current ? 'bg-white/15 text-white' : 'opacity-85 hover:bg-white/10']}>{name}</a
+				class={[
+					'rounded-field px-3 py-1.5 font-medium',
+					current ? 'bg-white/15 text-white' : 'opacity-85 hover:bg-white/10'
+				]}>{name}</a
 			>
 		{/each}
 	</nav>
 	<div class="ml-auto flex items-center gap-3">
 		<span class="max-sm:hidden text-[13px] opacity-85" aria-live="polite">
-			{waitingCount.changes === 0 ? 'Everything is live' : `${counted(waitingCount.changes, 'change')} ${waitingCount.changes === 1 ? 'waits' : 'wait'}`}
+			{waitingCount.changes === 0
+				? 'Everything is live'
+				: `${counted(waitingCount.changes, 'change')} ${waitingCount.changes === 1 ? 'waits' : 'wait'}`}
 		</span>
 		<a href="/releases" class="btn btn-secondary btn-sm h-8.5 font-semibold whitespace-nowrap">Review &amp; publish</a>
-		<button class="rounded-field px-2 py-1.5 text-[13px] opacity-85 hover:bg-white/10" onclick={signOut} title={storeName}>Sign out</button>
+		<button
+			class="rounded-field px-2 py-1.5 text-[13px] opacity-85 hover:bg-white/10"
+			onclick={signOut}
+			title={storeName}>Sign out</button
+		>
 	</div>
 </header>

@@ -9,7 +9,11 @@ export async function createPiece(piece: Piece): Promise<string> {
 	for (let turn = 1; ; turn++) {
 		const slug = turn === 1 ? base : `${base}-${turn}`;
 		try {
-			await request<PieceView>(`/api/v1/pieces/${slug}`, { method: 'PUT', body: piece, headers: { 'if-none-match': '*' } });
+			await request<PieceView>(`/api/v1/pieces/${slug}`, {
+				method: 'PUT',
+				body: piece,
+				headers: { 'if-none-match': '*' }
+			});
 			return slug;
 		} catch (error) {
 			if (!(error instanceof RequestProblem && error.status === 412) || turn > 50) throw error;
@@ -24,7 +28,16 @@ export function blankPiece(kind: PieceKind): Piece {
 
 /** A copy of a piece with all its settings, under a name that says so. */
 export function copyOf(view: PieceView): Piece {
-	const { slug: _slug, on: _on, version: _version, updated: _updated, updatedBy: _updatedBy, state: _state, reach: _reach, ...piece } = view;
+	const {
+		slug: _slug,
+		on: _on,
+		version: _version,
+		updated: _updated,
+		updatedBy: _updatedBy,
+		state: _state,
+		reach: _reach,
+		...piece
+	} = view;
 	const placements = piece.placements.map(({ id: _id, since: _since, ...placement }) => placement);
 	return { ...piece, name: `${piece.name} (copy)`, placements };
 }

@@ -19,7 +19,10 @@ interface Options {
 }
 
 /** Asks the server and answers its JSON document; throws a `RequestProblem` when it refuses or is away. */
-export async function request<T>(path: string, { method = 'GET', body, headers = {}, keepalive = false }: Options = {}): Promise<T> {
+export async function request<T>(
+	path: string,
+	{ method = 'GET', body, headers = {}, keepalive = false }: Options = {}
+): Promise<T> {
 	const init: RequestInit = { method, headers: { ...headers }, keepalive };
 	if (body !== undefined) {
 		init.body = JSON.stringify(body);
@@ -37,14 +40,20 @@ export async function request<T>(path: string, { method = 'GET', body, headers =
 
 export async function problemOf(response: Response): Promise<RequestProblem> {
 	const text = await response.text();
-	let document: Record<string, unknown> = {};
+	let document: Record<string, unknown>;
 	try {
 		document = JSON.parse(text) as Record<string, unknown>;
 	} catch {
 		document = { title: text || `The server answered ${response.status}.` };
 	}
 	const faults = Array.isArray(document.faults) ? (document.faults as { at: string; message: string }[]) : [];
-	return new RequestProblem(response.status, String(document.type ?? ''), String(document.title ?? ''), faults, document);
+	return new RequestProblem(
+		response.status,
+		String(document.type ?? ''),
+		String(document.title ?? ''),
+		faults,
+		document
+	);
 }
 
 /** A failure as one plain sentence, the first place that is wrong with it. */

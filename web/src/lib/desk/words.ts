@@ -15,12 +15,16 @@ export function publicationWords({ publication }: PieceState): string {
 
 /** An instant as the store's people write it. */
 export function timeWords(instant: string, zone: string): string {
-	return new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short', timeZone: zone }).format(new Date(instant));
+	return new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short', timeZone: zone }).format(
+		new Date(instant)
+	);
 }
 
 /** An ordinal for a place in an order: `first`, `2nd`. */
 export function ordinal(position: number): string {
 	if (position === 1) return 'first';
-	const suffix = { one: 'st', two: 'nd', few: 'rd', other: 'th', zero: 'th', many: 'th' }[new Intl.PluralRules('en', { type: 'ordinal' }).select(position)];
+	const suffix = { one: 'st', two: 'nd', few: 'rd', other: 'th', zero: 'th', many: 'th' }[
+		new Intl.PluralRules('en', { type: 'ordinal' }).select(position)
+	];
 	return `${position}${suffix}`;
 }

@@ -23,11 +23,19 @@
 		<input type="search" placeholder="Search pieces" aria-label="Search pieces" bind:value={view.text} />
 	</label>
 	{#each PIECE_KINDS as kind (kind)}
-		<button class={chip(view.kind === kind)} aria-pressed={view.kind === kind} onclick={() => (view.kind = view.kind === kind ? null : kind)}>{KIND_WORDS[kind]}s</button>
+		<button
+			class={chip(view.kind === kind)}
+			aria-pressed={view.kind === kind}
+			onclick={() => (view.kind = view.kind === kind ? null : kind)}>{KIND_WORDS[kind]}s</button
+		>
 	{/each}
 	<span class="bg-base-300 h-5 w-px max-sm:hidden"></span>
 	{#each states as [state, word] (state)}
-		<button class={chip(view.state === state)} aria-pressed={view.state === state} onclick={() => (view.state = view.state === state ? null : state)}>{word}</button>
+		<button
+			class={chip(view.state === state)}
+			aria-pressed={view.state === state}
+			onclick={() => (view.state = view.state === state ? null : state)}>{word}</button
+		>
 	{/each}
 	<select class="select select-sm h-8 w-auto" aria-label="Hook" bind:value={view.hook}>
 		<option value={null}>On any hook</option>

@@ -25,7 +25,9 @@
 
 <tr class={['border-base-300/60 hover:bg-base-200/60 border-b last:border-b-0', removed && 'opacity-70']}>
 	<td class="max-w-80 px-4 py-2">
-		<a href={`/library/${piece.slug}`} class="flex max-w-full" data-piece={piece.slug}><PlantLabel kind={piece.kind} text={piece.name} faded={!piece.on} /></a>
+		<a href={`/library/${piece.slug}`} class="flex max-w-full" data-piece={piece.slug}
+			><PlantLabel kind={piece.kind} text={piece.name} faded={!piece.on} /></a
+		>
 		<div class="mt-1 sm:hidden"><StateBadges state={piece.state} /></div>
 	</td>
 	<td class="text-muted max-w-60 truncate px-3 py-2 max-md:hidden" title={hooks}>{hooks || 'nowhere yet'}</td>
@@ -36,15 +38,28 @@
 		</div>
 	</td>
 	<td class="px-3 py-2 max-sm:hidden"><StateBadges state={piece.state} /></td>
-	<td class="text-muted px-3 py-2 text-[13px] whitespace-nowrap max-lg:hidden">{timeWords(piece.updated, zone)} · {piece.updatedBy}</td>
+	<td class="text-muted px-3 py-2 text-[13px] whitespace-nowrap max-lg:hidden"
+		>{timeWords(piece.updated, zone)} · {piece.updatedBy}</td
+	>
 	<td class="px-3 py-2 text-right">
-		<input type="checkbox" class="toggle toggle-sm toggle-primary" checked={piece.on} aria-label={`${piece.name} is on`} onchange={(event) => onturn(piece, event.currentTarget.checked)} />
+		<input
+			type="checkbox"
+			class="toggle toggle-sm toggle-primary"
+			checked={piece.on}
+			aria-label={`${piece.name} is on`}
+			onchange={(event) => onturn(piece, event.currentTarget.checked)}
+		/>
 	</td>
 	<td class="pr-3 text-right">
 		<DropdownMenu.Root>
-			<DropdownMenu.Trigger class="btn btn-ghost btn-sm btn-square" aria-label={`More for ${piece.name}`}><Ellipsis class="size-4" /></DropdownMenu.Trigger>
+			<DropdownMenu.Trigger class="btn btn-ghost btn-sm btn-square" aria-label={`More for ${piece.name}`}
+				><Ellipsis class="size-4" /></DropdownMenu.Trigger
+			>
 			<DropdownMenu.Portal>
-				<DropdownMenu.Content align="end" class="bg-base-100 border-base-300 shadow-float rounded-box z-50 min-w-44 border p-1">
+				<DropdownMenu.Content
+					align="end"
+					class="bg-base-100 border-base-300 shadow-float rounded-box z-50 min-w-44 border p-1"
+				>
 					<DropdownMenu.Item class={item} onSelect={() => onduplicate(piece)}>Duplicate</DropdownMenu.Item>
 					{#if removed}
 						<DropdownMenu.Item class={item} onSelect={() => onbringback(piece)}>Keep it after all</DropdownMenu.Item>

@@ -36,7 +36,8 @@ export function arrange(pieces: readonly PieceView[], view: LibraryView): PieceV
 				(view.kind === null || piece.kind === view.kind) &&
 				(view.state === null || STATE_TESTS[view.state](piece)) &&
 				(view.hook === null || piece.placements.some((one) => one.hook === view.hook)) &&
-				(wanted === '' || [piece.name, piece.heading, piece.note, piece.slug].some((text) => fold(text).includes(wanted)))
+				(wanted === '' ||
+					[piece.name, piece.heading, piece.note, piece.slug].some((text) => fold(text).includes(wanted)))
 		)
 		.sort(ORDERS[view.sort]);
 }

@@ -1,5 +1,14 @@
 import { fold } from '@anbau/core/catalog';
-import { CatalogIndex, goneNames, meantTags, reach, reachByCategory, type Bitset, type PackedCatalog, type Rule } from '@anbau/core/rules';
+import {
+	CatalogIndex,
+	goneNames,
+	meantTags,
+	reach,
+	reachByCategory,
+	type Bitset,
+	type PackedCatalog,
+	type Rule
+} from '@anbau/core/rules';
 import type { Answer, Ask, Found, QuestionName } from './protocol.js';
 
 /** Answers questions about a catalogue from its index; runs in the web worker. */

@@ -30,9 +30,15 @@ export interface Questions {
 	load: { ask: { version: string | null }; answer: { version: string; total: number } };
 	reach: { ask: { rule: Rule; now: number }; answer: ReachSummary };
 	/** The product at a place among the reached or unreached ones; places wrap round. `near` seeks one by key. */
-	leaf: { ask: { rule: Rule; now: number; shown: boolean; position: number; near: string | null }; answer: Leafed | null };
+	leaf: {
+		ask: { rule: Rule; now: number; shown: boolean; position: number; near: string | null };
+		answer: Leafed | null;
+	};
 	search: { ask: { text: string; fields: Found['field'][] }; answer: Found[] };
-	names: { ask: { products: string[] }; answer: { products: Record<string, string>; categories: Record<string, string> } };
+	names: {
+		ask: { products: string[] };
+		answer: { products: Record<string, string>; categories: Record<string, string> };
+	};
 	/** The beginnings of tags that carry a value: `part` of `part: HM-2231`. */
 	beginnings: { ask: Record<string, never>; answer: { beginning: string; products: number }[] };
 }

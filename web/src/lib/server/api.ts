@@ -27,11 +27,19 @@ export function api(work: Work): (event: RequestEvent) => Promise<Response> {
 function failure(event: RequestEvent, error: unknown): Response {
 	if (error instanceof Problem) return error.toResponse();
 	if (isUnreachable(error)) {
-		return new Problem('database-away', 503, 'Anbau cannot reach its database, so nothing was saved. Try again in a moment.').toResponse();
+		return new Problem(
+			'database-away',
+			503,
+			'Anbau cannot reach its database, so nothing was saved. Try again in a moment.'
+		).toResponse();
 	}
 	console.error(`${event.request.method} ${event.url.pathname}`, error);
 	return Response.json(
-		{ type: 'urn:anbau:problem:internal', title: 'Something went wrong inside Anbau; nothing was changed.', status: 500 },
+		{
+			type: 'urn:anbau:problem:internal',
+			title: 'Something went wrong inside Anbau; nothing was changed.',
+			status: 500
+		},
 		{ status: 500, headers: { 'content-type': 'application/problem+json' } }
 	);
 }

@@ -16,7 +16,12 @@ export async function readJson(request: Request): Promise<unknown> {
 
 /** Reads a body as UTF-8 text, and stops as soon as it is longer than the limit in bytes. */
 export async function readTextBody(request: Request, limit: number): Promise<string> {
-	const tooLarge = () => new Problem('too-large', 413, `The body is larger than ${Math.round(limit / 1024 / 1024)} MB, the most that is taken here.`);
+	const tooLarge = () =>
+		new Problem(
+			'too-large',
+			413,
+			`The body is larger than ${Math.round(limit / 1024 / 1024)} MB, the most that is taken here.`
+		);
 	if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge();
 	if (!request.body) return '';
 	const chunks: Uint8Array[] = [];

@@ -22,7 +22,13 @@
 	const word = $derived(kind === 'house' ? 'House tab' : KIND_WORDS[kind]);
 </script>
 
-<span class={['label inline-flex h-7 max-w-full min-w-0 items-center gap-1.5 pr-3 pl-2.5', look[kind], faded && 'opacity-60']}>
+<span
+	class={[
+		'label inline-flex h-7 max-w-full min-w-0 items-center gap-1.5 pr-3 pl-2.5',
+		look[kind],
+		faded && 'opacity-60'
+	]}
+>
 	<span class="size-1.5 shrink-0 rounded-full bg-current" aria-hidden="true"></span>
 	<span class="text-base-content truncate text-[14px] font-semibold">{text}</span>
 	{#if withKind}

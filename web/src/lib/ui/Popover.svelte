@@ -11,20 +11,27 @@
 		trigger: Snippet;
 		children: Snippet<[() => void]>;
 	}
-	let { label, triggerClass = 'word-control', contentClass = 'w-72', open = $bindable(false), trigger, children }: Props = $props();
+	let {
+		label,
+		triggerClass = 'word-control',
+		contentClass = 'w-72',
+		open = $bindable(false),
+		trigger,
+		children
+	}: Props = $props();
 </script>
 
-<Popover.Root bind:open>
-	<Popover.Trigger class={triggerClass} aria-label={label}>{@render trigger()}</Popover.Trigger>
-	<Popover.Portal>
-		<Popover.Content
+<Popover.Root bind:open
+	><Popover.Trigger class={triggerClass} aria-label={label}>{@render trigger()}</Popover.Trigger><Popover.Portal
+		><Popover.Content
 			sideOffset={6}
 			align="start"
 			collisionPadding={12}
-			class={['bg-base-100 border-base-300 shadow-float rounded-box z-50 max-h-[70vh] overflow-auto border p-3 outline-none', contentClass]}
-			aria-label={label}
-		>
-			{@render children(() => (open = false))}
-		</Popover.Content>
-	</Popover.Portal>
-</Popover.Root>
+			class={[
+				'bg-base-100 border-base-300 shadow-float rounded-box z-50 max-h-[70vh] overflow-auto border p-3 outline-none',
+				contentClass
+			]}
+			aria-label={label}>{@render children(() => (open = false))}</Popover.Content
+		></Popover.Portal
+	></Popover.Root
+>

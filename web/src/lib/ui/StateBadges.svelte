@@ -21,5 +21,7 @@
 
 <span class="inline-flex items-center gap-2 whitespace-nowrap">
 	<span class={['chip', publicationLook[state.publication]]}>{publicationWords(state)}</span>
-	{#if state.running !== 'on'}<span class={['text-[13px] font-medium', runningLook[state.running]]}>{state.running}</span>{/if}
+	{#if state.running !== 'on'}<span class={['text-[13px] font-medium', runningLook[state.running]]}
+			>{state.running}</span
+		>{/if}
 </span>

@@ -12,7 +12,11 @@ export const load: LayoutServerLoad = async ({ locals, url }) => {
 		const { changes, pages } = await waiting(actor, null, Date.now());
 		return { store: await storeView(actor), waiting: { changes, pages } };
 	} catch (cause) {
-		if (isUnreachable(cause)) error(503, 'Anbau cannot reach its database, so nothing can be read or saved here. The shop goes on from memory.');
+		if (isUnreachable(cause))
+			error(
+				503,
+				'Anbau cannot reach its database, so nothing can be read or saved here. The shop goes on from memory.'
+			);
 		throw cause;
 	}
 };

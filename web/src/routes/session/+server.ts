@@ -6,7 +6,10 @@ import { readJson } from '$lib/server/requestBody.js';
 
 const credentials = z.union([
 	z.strictObject({ demo: z.literal(true) }),
-	z.strictObject({ email: z.string().trim().min(1, 'must not be empty').max(300), password: z.string().min(1, 'must not be empty').max(1000) })
+	z.strictObject({
+		email: z.string().trim().min(1, 'must not be empty').max(300),
+		password: z.string().min(1, 'must not be empty').max(1000)
+	})
 ]);
 
 /** Signs in with address and password, or as the demo's owner. */

@@ -29,9 +29,15 @@
 		<h1 class="flex items-center gap-2.5 text-[28px] font-bold"><img src="/mark.svg" alt="" class="size-8" />anbau</h1>
 		<p class="text-muted mt-2 mb-6 text-[16px]">Hang reusable content on your product pages, and see why it shows.</p>
 		{#if data.hasDemo}
-			<button class="btn btn-primary h-11 w-full text-[15px]" disabled={busy} onclick={() => enter({ demo: true })}>Sign in as the demo owner</button>
+			<button class="btn btn-primary h-11 w-full text-[15px]" disabled={busy} onclick={() => enter({ demo: true })}
+				>Sign in as the demo owner</button
+			>
 			<p class="text-muted mt-2 text-[13px]">Opens Hollowmere Garden Supply, a made-up nursery and garden shop.</p>
-			<div class="text-muted my-6 flex items-center gap-3 text-[13px]"><hr class="border-base-300 flex-1" />or<hr class="border-base-300 flex-1" /></div>
+			<div class="text-muted my-6 flex items-center gap-3 text-[13px]">
+				<hr class="border-base-300 flex-1" />
+				or
+				<hr class="border-base-300 flex-1" />
+			</div>
 		{/if}
 		<form
 			class="grid gap-3"
@@ -40,8 +46,18 @@
 				void enter({ email, password });
 			}}
 		>
-			<label class="grid gap-1 font-medium">E-mail<input class="input w-full" type="email" autocomplete="username" required bind:value={email} /></label>
-			<label class="grid gap-1 font-medium">Password<input class="input w-full" type="password" autocomplete="current-password" required bind:value={password} /></label>
+			<label class="grid gap-1 font-medium"
+				>E-mail<input class="input w-full" type="email" autocomplete="username" required bind:value={email} /></label
+			>
+			<label class="grid gap-1 font-medium"
+				>Password<input
+					class="input w-full"
+					type="password"
+					autocomplete="current-password"
+					required
+					bind:value={password}
+				/></label
+			>
 			{#if problem}<p class="text-error font-medium" role="alert">{problem}</p>{/if}
 			<button class="btn" disabled={busy}>Sign in</button>
 		</form>

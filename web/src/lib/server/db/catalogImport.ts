@@ -69,7 +69,9 @@ export function copyLine(change: ProductChange): string {
 	}
 	const { attributes } = change;
 	if (!attributes) return `${line}\t{}\t{}\t${present}\n`;
-	const kept = Object.fromEntries(Object.entries(attributes).flatMap(([code, value]) => (value === null ? [] : [[code, value] as const])));
+	const kept = Object.fromEntries(
+		Object.entries(attributes).flatMap(([code, value]) => (value === null ? [] : [[code, value] as const]))
+	);
 	const cleared = Object.keys(attributes).filter((code) => attributes[code] === null);
 	const nulls = Object.fromEntries(cleared.map((code) => [code, null]));
 	const facts = { ...attributeFactsOf(kept), ...nulls };
@@ -139,12 +141,17 @@ export class CatalogStage {
 
 const INSERTED = FIELDS.map(([name]) => name).join(', ');
 const MERGED = FIELDS.map(
-	([name, , fallback], bit) => `CASE WHEN i.present & ${1 << bit} <> 0 THEN i.${name} WHEN p.key IS NULL THEN ${fallback} ELSE p.${name} END`
+	([name, , fallback], bit) =>
+		`CASE WHEN i.present & ${1 << bit} <> 0 THEN i.${name} WHEN p.key IS NULL THEN ${fallback} ELSE p.${name} END`
 ).join(', ');
 const COMPARED = [...FIELDS.map(([name]) => name), 'attributes', 'attribute_facts'];
 
 /** Merges the staged changes into the products of the store, and counts what happened. */
-export async function mergeStage(db: Db, storeId: number, currency: string): Promise<{ inserted: number; updated: number }> {
+export async function mergeStage(
+	db: Db,
+	storeId: number,
+	currency: string
+): Promise<{ inserted: number; updated: number }> {
 	const row = await one<{ inserted: number; updated: number }>(
 		db,
 		`WITH merged AS (

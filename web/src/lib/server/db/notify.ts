@@ -22,7 +22,11 @@ export async function tell(db: Db, news: News): Promise<void> {
  * Listens for news on a connection of its own and goes on after the connection breaks, waiting up to 5 s between
  * tries. `onReconnect` runs whenever news may have been missed.
  */
-export function listen(connectionString: string, onNews: (news: News) => void, onReconnect: () => void): { stop: () => void } {
+export function listen(
+	connectionString: string,
+	onNews: (news: News) => void,
+	onReconnect: () => void
+): { stop: () => void } {
 	let stopped = false;
 	let client: pg.Client | undefined;
 	const connect = async (pause: number): Promise<void> => {

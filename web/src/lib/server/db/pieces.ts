@@ -25,11 +25,21 @@ export function pieceBySlug(db: Db, storeId: number, slug: string): Promise<Piec
 
 /** The row locked until the transaction ends. */
 export function lockedPiece(db: Db, storeId: number, slug: string): Promise<PieceRow | undefined> {
-	return one<PieceRow>(db, `SELECT ${COLUMNS} FROM piece WHERE store_id = $1 AND slug = $2 FOR UPDATE`, [storeId, slug]);
+	return one<PieceRow>(db, `SELECT ${COLUMNS} FROM piece WHERE store_id = $1 AND slug = $2 FOR UPDATE`, [
+		storeId,
+		slug
+	]);
 }
 
 /** Writes a draft, new or over the one there; a deleted one comes back. */
-export async function savePiece(db: Db, storeId: number, slug: string, doc: Piece, on: boolean, by: string): Promise<PieceRow> {
+export async function savePiece(
+	db: Db,
+	storeId: number,
+	slug: string,
+	doc: Piece,
+	on: boolean,
+	by: string
+): Promise<PieceRow> {
 	const row = await one<PieceRow>(
 		db,
 		`INSERT INTO piece (store_id, slug, doc, "on", updated_by) VALUES ($1, $2, $3, $4, $5)

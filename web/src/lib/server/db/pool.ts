@@ -46,7 +46,11 @@ export async function lockStore(db: Db, storeId: number, purpose: 'catalog' | 'r
 }
 
 /** The first row of a result, undefined when there is none. */
-export async function one<T extends pg.QueryResultRow>(db: Db, text: string, values: unknown[]): Promise<T | undefined> {
+export async function one<T extends pg.QueryResultRow>(
+	db: Db,
+	text: string,
+	values: unknown[]
+): Promise<T | undefined> {
 	const result = await db.query<T>(text, values);
 	return result.rows[0];
 }

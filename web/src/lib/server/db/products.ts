@@ -11,7 +11,9 @@ type Row<T> = T & { [column: string]: unknown };
 /** Every product of a store in key order; without descriptions, which only the product's own page needs. */
 export function allProducts(db: Db, storeId: number): Promise<Product[]> {
 	const light = COLUMNS.replace('p.description', `'' AS description`);
-	return many<Row<Product>>(db, `SELECT ${light} FROM product p WHERE p.store_id = $1 ORDER BY p.key COLLATE "C"`, [storeId]);
+	return many<Row<Product>>(db, `SELECT ${light} FROM product p WHERE p.store_id = $1 ORDER BY p.key COLLATE "C"`, [
+		storeId
+	]);
 }
 
 export function productByKey(db: Db, storeId: number, key: string): Promise<Product | undefined> {
@@ -47,7 +49,12 @@ export interface ProductQuery {
 }
 
 /** One page of products that meet a rule and a search text, with how many there are in all. */
-export async function findProducts(db: Db, storeId: number, query: ProductQuery, now: number): Promise<{ total: number; products: Product[] }> {
+export async function findProducts(
+	db: Db,
+	storeId: number,
+	query: ProductQuery,
+	now: number
+): Promise<{ total: number; products: Product[] }> {
 	const values: unknown[] = [storeId];
 	const where = ['p.store_id = $1', ruleToSql(query.rule, now, await currencyDigits(db, storeId), values)];
 	if (query.search !== '') {
@@ -80,7 +87,9 @@ export async function keysMeeting(db: Db, storeId: number, rule: Rule, now: numb
 }
 
 async function currencyDigits(db: Db, storeId: number): Promise<Record<string, number>> {
-	const rows = await many<{ currency: string }>(db, 'SELECT DISTINCT currency FROM product WHERE store_id = $1', [storeId]);
+	const rows = await many<{ currency: string }>(db, 'SELECT DISTINCT currency FROM product WHERE store_id = $1', [
+		storeId
+	]);
 	return Object.fromEntries(rows.map(({ currency }) => [currency, minorDigits(currency)]));
 }
 

@@ -38,17 +38,9 @@ export function listReleases(db: Db, storeId: number): Promise<ReleaseSummary[]>
 	);
 }
 
-export async function insertRelease(
-	db: Db,
-	storeId: number,
-	release: Omit<ReleaseRow, 'created'>
-): Promise<void> {
-	await db.query('INSERT INTO release (store_id, number, content, note, pages, author) VALUES ($1, $2, $3, $4, $5, $6)', [
-		storeId,
-		release.number,
-		JSON.stringify(release.content),
-		release.note,
-		release.pages,
-		release.author
-	]);
+export async function insertRelease(db: Db, storeId: number, release: Omit<ReleaseRow, 'created'>): Promise<void> {
+	await db.query(
+		'INSERT INTO release (store_id, number, content, note, pages, author) VALUES ($1, $2, $3, $4, $5, $6)',
+		[storeId, release.number, JSON.stringify(release.content), release.note, release.pages, release.author]
+	);
 }

@@ -86,7 +86,11 @@ class RuleCompiler {
 		}
 	}
 
-	private compare(expression: string, leaf: Pick<NumberLeaf, 'operator'> & { value: unknown }, type: 'float8' | 'text'): string {
+	private compare(
+		expression: string,
+		leaf: Pick<NumberLeaf, 'operator'> & { value: unknown },
+		type: 'float8' | 'text'
+	): string {
 		const collated = type === 'text' ? ' COLLATE "C"' : '';
 		if (leaf.operator === 'between' && Array.isArray(leaf.value)) {
 			const [low, high] = leaf.value as [unknown, unknown];

@@ -13,7 +13,8 @@ export interface Store {
 	cacheSeconds: number;
 }
 
-const COLUMNS = 'id, key, name, url, currency, locale, zone, visitor_secret AS "visitorSecret", cache_seconds AS "cacheSeconds"';
+const COLUMNS =
+	'id, key, name, url, currency, locale, zone, visitor_secret AS "visitorSecret", cache_seconds AS "cacheSeconds"';
 
 export function storeById(db: Db, id: number): Promise<Store | undefined> {
 	return one<Store>(db, `SELECT ${COLUMNS} FROM store WHERE id = $1`, [id]);

@@ -37,7 +37,11 @@ export function userBySession(db: Db, tokenHash: Buffer): Promise<User | undefin
 
 export async function insertSession(db: Db, tokenHash: Buffer, userId: number, expires: Date): Promise<void> {
 	await db.query('DELETE FROM session WHERE expires <= now()');
-	await db.query('INSERT INTO session (token_hash, user_id, expires) VALUES ($1, $2, $3)', [tokenHash, userId, expires]);
+	await db.query('INSERT INTO session (token_hash, user_id, expires) VALUES ($1, $2, $3)', [
+		tokenHash,
+		userId,
+		expires
+	]);
 }
 
 export async function deleteSession(db: Db, tokenHash: Buffer): Promise<void> {

@@ -57,8 +57,17 @@ export class CatalogState {
 
 	private pack(): PackedCatalog {
 		const visible = [...this.products.values()].filter((product) => product.visible);
-		const indexed = visible.map((product) => ({ title: product.title, tags: product.tags, brand: product.brand, facts: factsOfProduct(product) }));
-		return packCatalog(this.version, indexed, [...this.titles].map(([key, title]) => ({ key, title })));
+		const indexed = visible.map((product) => ({
+			title: product.title,
+			tags: product.tags,
+			brand: product.brand,
+			facts: factsOfProduct(product)
+		}));
+		return packCatalog(
+			this.version,
+			indexed,
+			[...this.titles].map(([key, title]) => ({ key, title }))
+		);
 	}
 }
 

@@ -114,7 +114,13 @@ async function loadRelease(id: number): Promise<Omit<Held, 'catalog'>> {
 	const off = new Set(await offSlugs(db, id));
 	const row = await latestRelease(db, id);
 	const now = Date.now();
-	const release = new CompiledRelease(row?.number ?? 0, row?.content ?? EMPTY_RELEASE, store.zone, (slug) => off.has(slug), now);
+	const release = new CompiledRelease(
+		row?.number ?? 0,
+		row?.content ?? EMPTY_RELEASE,
+		store.zone,
+		(slug) => off.has(slug),
+		now
+	);
 	return { store, off, release, compiledAt: now };
 }
 

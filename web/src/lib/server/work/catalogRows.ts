@@ -1,4 +1,12 @@
-import { CsvReader, headerFaults, readRow, type Category, type ProductChange, type RawRow, type RowContext } from '@anbau/core/catalog';
+import {
+	CsvReader,
+	headerFaults,
+	readRow,
+	type Category,
+	type ProductChange,
+	type RawRow,
+	type RowContext
+} from '@anbau/core/catalog';
 import { Problem } from '../problem.js';
 
 /** A row or cell that could not be taken. `line` counts from 1 in the file; `column` is empty for a whole row. */
@@ -80,7 +88,8 @@ function rowOf(header: readonly string[], cells: readonly string[]): RawRow {
 }
 
 function readHeader(line: number, cells: string[], fault: string | null): string[] {
-	if (fault) throw new Problem('invalid', 422, 'The first line cannot be read.', [{ at: `line ${line}`, message: fault }]);
+	if (fault)
+		throw new Problem('invalid', 422, 'The first line cannot be read.', [{ at: `line ${line}`, message: fault }]);
 	const header = cells.map((cell) => cell.trim());
 	const faults = headerFaults(header);
 	if (faults.length === 0) return header;
@@ -99,7 +108,9 @@ export class NdjsonCatalogRows extends CatalogRows {
 		const lines = (this.pending + piece).split('\n');
 		this.pending = lines.pop() ?? '';
 		if (this.pending.length > MAX_LINE) {
-			throw new Problem('invalid', 422, 'A line is too long.', [{ at: `line ${this.line + lines.length}`, message: `has more than ${MAX_LINE} characters` }]);
+			throw new Problem('invalid', 422, 'A line is too long.', [
+				{ at: `line ${this.line + lines.length}`, message: `has more than ${MAX_LINE} characters` }
+			]);
 		}
 		return this.take(lines);
 	}

@@ -25,7 +25,10 @@ export async function getHouseTab(actor: Actor, slug: string): Promise<HouseTab>
 
 /** Writes a house tab's draft; pages change with the next release. */
 export async function putHouseTab(actor: Actor, slug: string, input: unknown): Promise<HouseTab> {
-	const tab = { slug: readBy(slugSchema, slug, 'The slug'), ...readBy(houseTabSchema, withoutSlug(input), 'The house tab') };
+	const tab = {
+		slug: readBy(slugSchema, slug, 'The slug'),
+		...readBy(houseTabSchema, withoutSlug(input), 'The house tab')
+	};
 	await transaction(async (client) => {
 		const before = (await houseTabBySlug(client, actor.storeId, tab.slug)) ?? null;
 		await saveHouseTab(client, actor.storeId, tab);

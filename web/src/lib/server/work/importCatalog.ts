@@ -41,7 +41,7 @@ export async function importCatalog(
 	const result = await transaction(async (client) => {
 		await lockStore(client, store.id, 'catalog');
 		const stage = await CatalogStage.open(client);
-		let staged = 0;
+		let staged: number;
 		try {
 			staged = await readInto(stage, rows, body, job);
 		} catch (error) {
@@ -64,7 +64,12 @@ export async function importCatalog(
 	return result;
 }
 
-async function readInto(stage: CatalogStage, rows: CatalogRows, body: AsyncIterable<Uint8Array>, job: Job): Promise<number> {
+async function readInto(
+	stage: CatalogStage,
+	rows: CatalogRows,
+	body: AsyncIterable<Uint8Array>,
+	job: Job
+): Promise<number> {
 	const decoder = new Utf8Pieces();
 	let staged = 0;
 	const take = async (changes: ReturnType<CatalogRows['push']>) => {

@@ -21,7 +21,11 @@ export class Job {
 const running = new Map<string, Job>();
 
 /** Runs work as a job that can be watched and cancelled under its id for as long as it runs. */
-export async function runJob<T>(id: string | null, totalBytes: number | null, work: (job: Job) => Promise<T>): Promise<T> {
+export async function runJob<T>(
+	id: string | null,
+	totalBytes: number | null,
+	work: (job: Job) => Promise<T>
+): Promise<T> {
 	const job = new Job(totalBytes);
 	if (id === null) return work(job);
 	if (running.has(id)) throw new Problem('exists', 409, 'A job with this id is already running.');

@@ -22,10 +22,19 @@ export interface LiveAnswer {
  * The live document of a page as JSON. A page that is not known is an empty document. An answer for a visitor with
  * a valid token is private; without one the visitor is a guest.
  */
-export async function livePage(storeKey: string, parameters: URLSearchParams, token: string | null, now: number): Promise<LiveAnswer | null> {
+export async function livePage(
+	storeKey: string,
+	parameters: URLSearchParams,
+	token: string | null,
+	now: number
+): Promise<LiveAnswer | null> {
 	const state = await storeStates.byKey(storeKey, now);
 	if (!state) return null;
-	const { kind, id, campaign } = querySchema.parse({ kind: parameters.get('kind'), id: parameters.get('id'), campaign: parameters.get('campaign') });
+	const { kind, id, campaign } = querySchema.parse({
+		kind: parameters.get('kind'),
+		id: parameters.get('id'),
+		campaign: parameters.get('campaign')
+	});
 	const signedIn = token === null ? null : await visitorOf(token, state.store.visitorSecret, now);
 	const document = resolvePage(state, { kind, key: id }, { ...(signedIn ?? GUEST), campaign }, now);
 	const body = JSON.stringify(document);
@@ -46,7 +55,8 @@ function resolvePage(state: StoreState, page: PageRef, visitor: Visitor, now: nu
 
 /** Browsers always ask again; shared caches may keep the document, but never past the next change of a window. */
 function sharedCaching(state: StoreState, document: PageDocument, now: number): string {
-	const untilChange = document.validUntil === null ? Infinity : Math.max(0, Math.floor((Date.parse(document.validUntil) - now) / 1000));
+	const untilChange =
+		document.validUntil === null ? Infinity : Math.max(0, Math.floor((Date.parse(document.validUntil) - now) / 1000));
 	const seconds = Math.min(state.store.cacheSeconds, untilChange);
 	return `public, max-age=0, s-maxage=${seconds}, must-revalidate`;
 }

@@ -3,7 +3,16 @@ import { pieceSchema, pieceState, slugSchema, windowsAt, type Piece, type PieceS
 import { reachOfPiece } from '@anbau/core/placement';
 import { writeAudit } from '../db/audit.js';
 import { tell } from '../db/notify.js';
-import { allPieces, deletePieces, lockedPiece, markPieceRemoved, pieceBySlug, savePiece, setPieceOn, type PieceRow } from '../db/pieces.js';
+import {
+	allPieces,
+	deletePieces,
+	lockedPiece,
+	markPieceRemoved,
+	pieceBySlug,
+	savePiece,
+	setPieceOn,
+	type PieceRow
+} from '../db/pieces.js';
 import { database, transaction, type Db } from '../db/pool.js';
 import { splitPieceInput } from './pieceInput.js';
 import type { Actor } from '../db/users.js';
@@ -40,7 +49,9 @@ function viewOf(row: PieceRow, state: StoreState, now: number): PieceView {
 	const live = state.release.content.pieces[row.slug] ?? null;
 	const index = state.catalog.index;
 	const exceptions = new Map(
-		state.release.content.exceptions.filter((one) => one.piece === row.slug).map((one) => [one.product, one.mode] as const)
+		state.release.content.exceptions
+			.filter((one) => one.piece === row.slug)
+			.map((one) => [one.product, one.mode] as const)
 	);
 	const reach = reachOfPiece(row.doc, exceptions, index, now).count();
 	const { slug, on, version, updated, updatedBy, doc } = row;
@@ -54,7 +65,13 @@ function viewOf(row: PieceRow, state: StoreState, now: number): PieceView {
 export type WriteCondition = { kind: 'any' } | { kind: 'new' } | { kind: 'version'; version: number };
 
 /** Writes a piece's draft. `on` acts at once; everything else waits for a release. */
-export async function putPiece(actor: Actor, slug: string, input: unknown, condition: WriteCondition, now: number): Promise<PieceView> {
+export async function putPiece(
+	actor: Actor,
+	slug: string,
+	input: unknown,
+	condition: WriteCondition,
+	now: number
+): Promise<PieceView> {
 	const goodSlug = readBy(slugSchema, slug, 'The slug');
 	const { on, ...rest } = splitPieceInput(input);
 	const piece = readBy(pieceSchema, rest, 'The piece');

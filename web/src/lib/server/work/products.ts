@@ -21,7 +21,11 @@ export const productQuerySchema = z.object({
 });
 
 /** One page of the catalogue, searched, filtered and sorted. */
-export async function searchProducts(actor: Actor, parameters: URLSearchParams, now: number): Promise<{ total: number; products: Product[] }> {
+export async function searchProducts(
+	actor: Actor,
+	parameters: URLSearchParams,
+	now: number
+): Promise<{ total: number; products: Product[] }> {
 	const query = readBy(productQuerySchema, Object.fromEntries(parameters), 'The query');
 	const all: Rule[] = [];
 	if (query.category !== undefined) all.push({ field: 'category', operator: 'in', value: query.category });
@@ -37,7 +41,9 @@ export async function getProduct(actor: Actor, key: string): Promise<Product> {
 }
 
 /** The values that filters offer. */
-export async function catalogFilters(actor: Actor): Promise<{ categories: Category[]; tags: { tag: string; products: number }[] }> {
+export async function catalogFilters(
+	actor: Actor
+): Promise<{ categories: Category[]; tags: { tag: string; products: number }[] }> {
 	const db = database();
 	return { categories: await allCategories(db, actor.storeId), tags: await tagCounts(db, actor.storeId) };
 }
@@ -47,9 +53,15 @@ export async function patchProduct(actor: Actor, key: string, input: unknown): P
 	await getProduct(actor, key);
 	const { store } = await storeStates.byId(actor.storeId, Date.now());
 	const values = readBy(z.record(z.string(), z.unknown()), input, 'The product');
-	if ('key' in values) throw new Problem('invalid', 422, 'The product cannot be taken as it is.', [{ at: '/key', message: 'cannot be changed' }]);
+	if ('key' in values)
+		throw new Problem('invalid', 422, 'The product cannot be taken as it is.', [
+			{ at: '/key', message: 'cannot be changed' }
+		]);
 	const categories: Category[] = [];
-	const reading = readRow({ ...values, key }, { currency: store.currency, onCategories: (path) => categories.push(...path) });
+	const reading = readRow(
+		{ ...values, key },
+		{ currency: store.currency, onCategories: (path) => categories.push(...path) }
+	);
 	if (!reading.ok) {
 		const faults = reading.faults.map(({ column, reason }) => ({ at: `/${column}`, message: reason }));
 		throw new Problem('invalid', 422, 'The product cannot be taken as it is.', faults);

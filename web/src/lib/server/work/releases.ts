@@ -57,7 +57,10 @@ async function compose(db: Db, storeId: number, only: string[] | null): Promise<
 
 function chosenRow(rows: readonly PieceRow[], slug: string): PieceRow {
 	const row = rows.find((one) => one.slug === slug);
-	if (!row) throw new Problem('not-found', 404, `There is no piece with the slug “${slug}”.`, [{ at: '/pieces', message: `names “${slug}”, which is not there` }]);
+	if (!row)
+		throw new Problem('not-found', 404, `There is no piece with the slug “${slug}”.`, [
+			{ at: '/pieces', message: `names “${slug}”, which is not there` }
+		]);
 	return row;
 }
 
@@ -97,7 +100,13 @@ export async function restore(actor: Actor, number: number, now: number): Promis
 		const next = (latest?.number ?? 0) + 1;
 		const { pages } = impact(latest?.content ?? EMPTY_RELEASE, wanted.content, catalog.index, now);
 		const note = `Put back release ${number}`;
-		await insertRelease(client, actor.storeId, { number: next, content: wanted.content, note, pages, author: actor.name });
+		await insertRelease(client, actor.storeId, {
+			number: next,
+			content: wanted.content,
+			note,
+			pages,
+			author: actor.name
+		});
 		await finish(client, actor, 'restore', next);
 		return { release: next, pages };
 	});

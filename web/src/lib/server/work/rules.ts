@@ -2,7 +2,15 @@ import { z } from 'zod';
 import { factsOfProduct } from '@anbau/core/catalog';
 import { GUEST } from '@anbau/core/pieces';
 import { CompiledRelease, exceptionsByPiece, explainPiece, type Explanation } from '@anbau/core/placement';
-import { goneNames, meantTags, parseRule, reach, reachByCategory, type GoneName, type MeantTag } from '@anbau/core/rules';
+import {
+	goneNames,
+	meantTags,
+	parseRule,
+	reach,
+	reachByCategory,
+	type GoneName,
+	type MeantTag
+} from '@anbau/core/rules';
 import { pieceBySlug } from '../db/pieces.js';
 import { database } from '../db/pool.js';
 import type { Actor } from '../db/users.js';

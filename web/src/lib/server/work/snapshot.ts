@@ -12,7 +12,11 @@ const pages = new LRUCache<string, string>({ max: 60, ttl: 60_000 });
  * The HTML of a shop's public page as a guest gets it, made ready to be previewed: scripts taken out, addresses
  * relative to the page, and the preview's own script and style put in. Kept for a minute.
  */
-export async function pageSnapshot(address: string, storeUrl: string, preview: { script: string; style: string }): Promise<string> {
+export async function pageSnapshot(
+	address: string,
+	storeUrl: string,
+	preview: { script: string; style: string }
+): Promise<string> {
 	const known = pages.get(address);
 	if (known !== undefined) return known;
 	const html = await fetchPage(address, storeUrl);
@@ -26,9 +30,14 @@ async function fetchPage(address: string, storeUrl: string): Promise<string> {
 	if (new URL(address).origin !== new URL(storeUrl).origin) throw away(`is not on the shop's own address ${storeUrl}`);
 	let response: Response;
 	try {
-		response = await fetch(address, { signal: AbortSignal.timeout(5000), headers: { accept: 'text/html', 'user-agent': 'Anbau preview' } });
+		response = await fetch(address, {
+			signal: AbortSignal.timeout(5000),
+			headers: { accept: 'text/html', 'user-agent': 'Anbau preview' }
+		});
 	} catch (error) {
-		throw away(error instanceof Error && error.name === 'TimeoutError' ? 'did not answer within 5 seconds' : 'cannot be reached');
+		throw away(
+			error instanceof Error && error.name === 'TimeoutError' ? 'did not answer within 5 seconds' : 'cannot be reached'
+		);
 	}
 	if (!response.ok) throw away(`answers ${response.status}`);
 	if (!response.headers.get('content-type')?.includes('text/html')) throw away('is no HTML page');
@@ -53,7 +62,8 @@ function removeScripts(parent: ParentNode): void {
 	for (const node of [...parent.childNodes]) {
 		if (!tree.isElementNode(node)) continue;
 		const name = node.tagName;
-		const isData = name === 'script' && node.attrs.some((one) => one.name === 'type' && one.value === 'application/ld+json');
+		const isData =
+			name === 'script' && node.attrs.some((one) => one.name === 'type' && one.value === 'application/ld+json');
 		const refresh = name === 'meta' && node.attrs.some((one) => one.name === 'http-equiv');
 		if ((name === 'script' && !isData) || refresh) tree.detachNode(node);
 		else {

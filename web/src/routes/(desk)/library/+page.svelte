@@ -14,7 +14,12 @@
 	let { data } = $props();
 	let view = $state<LibraryView>({ text: '', kind: null, state: null, hook: null, sort: 'name' });
 	const rows = $derived(arrange(data.pieces, view));
-	const hooks = $derived([...new Set(data.pieces.flatMap((piece) => piece.placements.map((one) => one.hook)))].map((id) => ({ id, title: hookById(id)?.title ?? id })));
+	const hooks = $derived(
+		[...new Set(data.pieces.flatMap((piece) => piece.placements.map((one) => one.hook)))].map((id) => ({
+			id,
+			title: hookById(id)?.title ?? id
+		}))
+	);
 
 	async function attempt(work: () => Promise<void>) {
 		try {
@@ -31,7 +36,9 @@
 			await request(`/api/v1/pieces/${piece.slug}`, { method: 'PATCH', body: { on } });
 			await invalidateAll();
 			const undo = { label: 'Undo', onClick: () => void turn(piece, !on) };
-			toast(on ? `“${piece.name}” is on again.` : `“${piece.name}” is off; shoppers no longer see it.`, { action: undo });
+			toast(on ? `“${piece.name}” is on again.` : `“${piece.name}” is off; shoppers no longer see it.`, {
+				action: undo
+			});
 		});
 	const remove = (piece: PieceView) =>
 		attempt(async () => {
@@ -52,7 +59,9 @@
 		<h1 class="text-[23px]">Library</h1>
 		<div class="ml-auto flex gap-2">
 			{#each PIECE_KINDS as kind (kind)}
-				<button class={['btn btn-sm h-9', kind === 'tab' && 'btn-primary']} onclick={() => create(kind)}><Plus class="size-4" aria-hidden="true" />New {KIND_WORDS[kind].toLowerCase()}</button>
+				<button class={['btn btn-sm h-9', kind === 'tab' && 'btn-primary']} onclick={() => create(kind)}
+					><Plus class="size-4" aria-hidden="true" />New {KIND_WORDS[kind].toLowerCase()}</button
+				>
 			{/each}
 		</div>
 	</div>
@@ -60,7 +69,8 @@
 		<section class="bg-base-100 border-base-300 rounded-box mt-6 border p-10 text-center">
 			<h2 class="text-[19px]">Your pieces will hang here</h2>
 			<p class="text-muted mx-auto mt-2 max-w-lg">
-				A piece is written once and shown on every product page it is meant for: a size chart as a tab, a freight notice above the buy button. Start with one; nothing is public before you publish it.
+				A piece is written once and shown on every product page it is meant for: a size chart as a tab, a freight notice
+				above the buy button. Start with one; nothing is public before you publish it.
 			</p>
 			<button class="btn btn-primary mt-5" onclick={() => create('message')}>Write your first message</button>
 		</section>
@@ -81,7 +91,15 @@
 				</thead>
 				<tbody>
 					{#each rows as piece (piece.slug)}
-						<LibraryRow {piece} total={data.total} zone={data.store.zone} onturn={turn} onduplicate={duplicate} onremove={remove} onbringback={bringBack} />
+						<LibraryRow
+							{piece}
+							total={data.total}
+							zone={data.store.zone}
+							onturn={turn}
+							onduplicate={duplicate}
+							onremove={remove}
+							onbringback={bringBack}
+						/>
 					{:else}
 						<tr><td colspan="7" class="text-muted px-4 py-8 text-center">No piece meets these filters.</td></tr>
 					{/each}

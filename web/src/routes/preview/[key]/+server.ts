@@ -13,11 +13,17 @@ export const GET: RequestHandler = async ({ params, locals, url }) => {
 	const product = catalog.product(params.key);
 	if (!product) return notice(404, 'This product is gone from the catalogue.');
 	if (!product.url) {
-		return notice(404, 'This product has no address in the shop, so there is no page to show. The catalogue’s column “url” says where it is.');
+		return notice(
+			404,
+			'This product has no address in the shop, so there is no page to show. The catalogue’s column “url” says where it is.'
+		);
 	}
 	const own = `${url.origin}/live/v1`;
 	try {
-		const html = await pageSnapshot(product.url, store.url, { script: `${own}/anbau-preview.js`, style: `${own}/anbau.css` });
+		const html = await pageSnapshot(product.url, store.url, {
+			script: `${own}/anbau-preview.js`,
+			style: `${own}/anbau.css`
+		});
 		return new Response(html, { headers: headers(`${own}/`) });
 	} catch (error) {
 		if (error instanceof Problem) return notice(error.status, error.message);

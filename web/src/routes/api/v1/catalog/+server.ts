@@ -9,7 +9,9 @@ export const PUT = api(async ({ request, url }, actor) => {
 	const format = formatOf(request.headers.get('content-type'));
 	const mode = url.searchParams.get('mode') ?? 'upsert';
 	if (mode !== 'upsert' && mode !== 'replace') {
-		throw new Problem('invalid', 422, 'The mode is not known.', [{ at: '?mode', message: 'must be upsert or replace' }]);
+		throw new Problem('invalid', 422, 'The mode is not known.', [
+			{ at: '?mode', message: 'must be upsert or replace' }
+		]);
 	}
 	if (!request.body) throw new Problem('invalid', 422, 'The file is empty; its first line names the columns.');
 	const body = request.body as unknown as AsyncIterable<Uint8Array>;

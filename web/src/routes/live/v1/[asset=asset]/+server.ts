@@ -20,7 +20,10 @@ const ASSETS = new Map<string, Asset>(
 		['anbau-tabs.js', SCRIPT, tabsScript] as const,
 		['anbau-preview.js', SCRIPT, previewScript] as const,
 		['anbau.css', 'text/css; charset=utf-8', style] as const
-	].map(([name, type, body]) => [name, { type, body, etag: `"${createHash('sha256').update(body).digest('base64url').slice(0, 27)}"` }] as const)
+	].map(
+		([name, type, body]) =>
+			[name, { type, body, etag: `"${createHash('sha256').update(body).digest('base64url').slice(0, 27)}"` }] as const
+	)
 );
 
 export const GET: RequestHandler = ({ params, request }) => {

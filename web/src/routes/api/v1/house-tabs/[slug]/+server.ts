@@ -4,4 +4,6 @@ import { getHouseTab, putHouseTab } from '$lib/server/work/houseTabs.js';
 
 export const GET = api((event, actor) => getHouseTab(actor, parameter(event, 'slug')));
 
-export const PUT = api(async (event, actor) => putHouseTab(actor, parameter(event, 'slug'), await readJson(event.request)));
+export const PUT = api(async (event, actor) =>
+	putHouseTab(actor, parameter(event, 'slug'), await readJson(event.request))
+);

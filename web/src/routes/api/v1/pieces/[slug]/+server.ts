@@ -3,7 +3,14 @@ import { z } from 'zod';
 import { api, parameter } from '$lib/server/api.js';
 import { Problem, readBy } from '$lib/server/problem.js';
 import { readJson } from '$lib/server/requestBody.js';
-import { deletePiece, getPiece, putPiece, switchPiece, type PieceView, type WriteCondition } from '$lib/server/work/pieces.js';
+import {
+	deletePiece,
+	getPiece,
+	putPiece,
+	switchPiece,
+	type PieceView,
+	type WriteCondition
+} from '$lib/server/work/pieces.js';
 
 export const GET = api(async (event, actor) => answer(await getPiece(actor, parameter(event, 'slug'), Date.now())));
 

@@ -4,4 +4,6 @@ import { getProduct, patchProduct } from '$lib/server/work/products.js';
 
 export const GET = api((event, actor) => getProduct(actor, parameter(event, 'key')));
 
-export const PATCH = api(async (event, actor) => patchProduct(actor, parameter(event, 'key'), await readJson(event.request)));
+export const PATCH = api(async (event, actor) =>
+	patchProduct(actor, parameter(event, 'key'), await readJson(event.request))
+);

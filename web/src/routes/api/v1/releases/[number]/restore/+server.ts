@@ -4,6 +4,10 @@ import { readBy } from '$lib/server/problem.js';
 import { restore } from '$lib/server/work/releases.js';
 
 export const POST = api(async (event, actor) => {
-	const number = readBy(z.coerce.number().int().min(1).max(2_000_000_000), parameter(event, 'number'), 'The release number');
+	const number = readBy(
+		z.coerce.number().int().min(1).max(2_000_000_000),
+		parameter(event, 'number'),
+		'The release number'
+	);
 	return restore(actor, number, Date.now());
 });
