@@ -3,7 +3,17 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
 	test: {
 		projects: [
-			{ test: { name: 'core', include: ['core/**/*.test.ts', 'embed/**/*.test.ts', 'standins/**/*.test.ts', 'web/src/lib/{reach,workbench,library}/**/*.test.ts'] } },
+			{
+				test: {
+					name: 'core',
+					include: [
+						'core/**/*.test.ts',
+						'embed/**/*.test.ts',
+						'standins/**/*.test.ts',
+						'web/src/lib/{reach,workbench,library}/**/*.test.ts'
+					]
+				}
+			},
 			{
 				test: {
 					name: 'server',

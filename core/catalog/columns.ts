@@ -1,5 +1,6 @@
 import { parseCategoryPath, type Category } from './category.js';
 import { isIsoDate } from './facts.js';
+import { memo } from './memo.js';
 import { parseMoney } from './money.js';
 import { AVAILABILITIES, type Availability } from './product.js';
 
@@ -29,9 +30,6 @@ export const CATALOG_COLUMNS = [
 ] as const;
 
 export type CatalogColumn = (typeof CATALOG_COLUMNS)[number];
-
-/** Columns whose cells hold several values, separated by `|` in CSV. */
-export const LIST_COLUMNS: readonly string[] = ['categories', 'tags', 'images'];
 
 const ATTRIBUTE_CODE = /^[a-z][a-z0-9_]{0,62}$/;
 
@@ -80,10 +78,10 @@ export function readWhole(text: string): Cell<number> {
 const availabilityOf = new Map<string, Availability>(AVAILABILITIES.map((term) => [term.toLowerCase(), term]));
 
 /** Reads a schema.org ItemAvailability term, bare or as its address. */
-export function readAvailability(text: string): Cell<Availability> {
+export const readAvailability = memo((text: string): Cell<Availability> => {
 	const term = availabilityOf.get(text.replace(/^https?:\/\/schema\.org\//, '').toLowerCase());
 	return term ? good(term) : bad(`“${text}” is not one of ${AVAILABILITIES.join(', ')}`);
-}
+});
 
 const flags = new Map([
 	['true', true],
@@ -101,12 +99,12 @@ export function readFlag(text: string): Cell<boolean> {
 }
 
 /** Reads a date or an instant with its offset into a UTC instant; a bare date is its midnight in UTC. */
-export function readInstant(text: string): Cell<string> {
+export const readInstant = memo((text: string): Cell<string> => {
 	const parts = /^(\d{4}-\d{2}-\d{2})(T\d{2}:\d{2}(:\d{2}(\.\d{1,9})?)?(Z|[+-]\d{2}:?\d{2}))?$/.exec(text);
 	if (!parts?.[1] || !isIsoDate(parts[1])) return bad(`“${text}” is not a date like 2026-05-31`);
 	const time = Date.parse(parts[2] ? text : `${text}T00:00:00Z`);
 	return Number.isNaN(time) ? bad(`“${text}” is not a time that exists`) : good(new Date(time).toISOString());
-}
+});
 
 /** Reads an absolute http(s) address. */
 export function readUrl(text: string): Cell<string> {
@@ -118,7 +116,12 @@ export function readUrl(text: string): Cell<string> {
 
 /** Reads several values, trimmed, without empty ones and repeats; at most 200 of at most 200 characters. */
 export function readList(parts: string[]): Cell<string[]> {
-	const list = [...new Set(parts.map((part) => part.trim()).filter((part) => part !== ''))];
+	if (parts.length > 1000) return bad(`has ${parts.length} values, at most 200 are allowed`);
+	const list: string[] = [];
+	for (const part of parts) {
+		const value = part.trim();
+		if (value !== '' && !list.includes(value)) list.push(value);
+	}
 	if (list.length > 200) return bad(`has ${list.length} values, at most 200 are allowed`);
 	for (const value of list) {
 		if (value.length > 200) return bad(`“${value.slice(0, 30)}…” has more than 200 characters`);

@@ -45,8 +45,26 @@ export class CsvReader {
 		}
 		const { format } = this;
 		const records: CsvRecord[] = [];
+		this.parseWhole(format, records);
 		for (let goesOn = true; goesOn && this.pending !== '';) goesOn = this.parse(format, last, records);
 		return records;
+	}
+
+	/**
+	 * Parses the complete records that are pending in one go, as nearly every file allows. Nothing is taken when any
+	 * of them is faulty.
+	 */
+	private parseWhole(format: Format, records: CsvRecord[]): void {
+		const end = lastRecordEnd(this.pending, format.newline);
+		if (end === 0) return;
+		const text = this.pending.slice(0, end);
+		const { data, errors } = Papa.parse<string[]>(text, format);
+		if (errors.length > 0) return;
+		// The last line break begins a record of its own, which is empty.
+		data.pop();
+		const hasInnerBreaks = lineBreaks(text) !== data.length;
+		for (const cells of data) this.take(cells, records, hasInnerBreaks);
+		this.pending = this.pending.slice(end);
 	}
 
 	/**
@@ -94,10 +112,11 @@ export class CsvReader {
 		return false;
 	}
 
-	private take(cells: string[], records: CsvRecord[]): void {
+	private take(cells: string[], records: CsvRecord[], mayHaveBreaks = true): void {
 		const isBlank = cells.length <= 1 && (cells[0] ?? '').trim() === '';
 		if (!isBlank) records.push({ line: this.line, cells, fault: null });
 		this.line++;
+		if (!mayHaveBreaks) return;
 		for (const cell of cells) if (cell.includes('\n') || cell.includes('\r')) this.line += lineBreaks(cell);
 	}
 
@@ -106,6 +125,15 @@ export class CsvReader {
 		this.pending = end ? this.pending.slice(end.index + end[0].length) : '';
 		this.line++;
 	}
+}
+
+/** Where the last record ends whose quotes are all closed before a line break; 0 when that cannot be told. */
+function lastRecordEnd(text: string, newline: string): number {
+	const end = text.lastIndexOf(newline) + newline.length;
+	if (end < newline.length) return 0;
+	let quotes = 0;
+	for (let at = text.indexOf('"'); at >= 0 && at < end; at = text.indexOf('"', at + 1)) quotes++;
+	return quotes % 2 === 0 ? end : 0;
 }
 
 function lineBreaks(text: string): number {

@@ -6,5 +6,7 @@
  * of ECMAScript, so that a Turkish browser and an English server agree.
  */
 export function fold(text: string): string {
+	// ASCII is in NFC already.
+	if (/^[ -~]*$/.test(text)) return text.trim().toLowerCase();
 	return text.normalize('NFC').trim().toLowerCase().normalize('NFC');
 }

@@ -13,6 +13,15 @@ export {
 	type PageKind,
 	type PageRef
 } from './facts.js';
-export { attributeColumn, CATALOG_COLUMNS, LIST_COLUMNS } from './columns.js';
-export { headerFaults, readRow, type CellFault, type ProductChange, type RawRow, type RowContext } from './row.js';
+export { CATALOG_COLUMNS } from './columns.js';
+export {
+	headerFaults,
+	readRow,
+	rowsReader,
+	type CellFault,
+	type ProductChange,
+	type RawRow,
+	type RowContext,
+	type RowReading
+} from './row.js';
 export { csvLine, CsvReader, type CsvRecord } from './csv.js';

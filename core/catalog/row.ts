@@ -1,6 +1,7 @@
 import type { Category } from './category.js';
 import * as read from './columns.js';
-import { attributeColumn, CATALOG_COLUMNS, LIST_COLUMNS, type CatalogColumn, type Cell } from './columns.js';
+import { attributeColumn, CATALOG_COLUMNS, type CatalogColumn, type Cell } from './columns.js';
+import { memo } from './memo.js';
 import type { AttributeValue, Product } from './product.js';
 
 /** What one row says of a product. An absent property is kept as it is; null, '' or [] clears it. */
@@ -58,21 +59,31 @@ function unknownColumn(column: string): string {
  * Prices are decimal strings, several values an array or a text separated by `|`, a category its path of titles.
  */
 export function readRow(row: RawRow, context: RowContext): RowReading {
-	const reader = new RowReader(row, context);
-	for (const column in row) reader.readColumn(column, row[column]);
+	const reader = new RowReader(row.currency, context);
+	for (const column in row) columnReader(column)(reader, row[column]);
 	if (!('key' in row)) reader.fault('key', 'is missing; every row needs the key of its product');
-	if (reader.faults.length > 0) return { ok: false, faults: reader.faults };
-	for (const path of reader.categoryPaths) context.onCategories(path);
-	return { ok: true, change: reader.change };
+	return reader.reading();
 }
 
+/** Reads the rows of a file whose header names the columns; a row has as many cells as the header. */
+export function rowsReader(header: readonly string[], context: RowContext): (cells: readonly string[]) => RowReading {
+	const readers = header.map(columnReader);
+	const currencyAt = header.indexOf('currency');
+	return (cells) => {
+		const reader = new RowReader(cells[currencyAt], context);
+		for (let i = 0; i < readers.length; i++) readers[i]?.(reader, cells[i]);
+		return reader.reading();
+	};
+}
+
+/** What is read of one row so far: its change and its faults. */
 class RowReader {
 	readonly change: ProductChange = { key: '' };
 	readonly faults: CellFault[] = [];
 	categoryPaths: Category[][] = [];
 
 	constructor(
-		private readonly row: RawRow,
+		private readonly namedCurrency: unknown,
 		private readonly context: RowContext
 	) {}
 
@@ -80,92 +91,141 @@ class RowReader {
 		this.faults.push({ column, reason });
 	}
 
-	readColumn(column: string, raw: unknown): void {
-		const code = attributeColumn(column);
-		if (code !== null) return this.readAttribute(column, code, raw);
-		if (!columns.has(column)) return this.fault(column, unknownColumn(column));
-		if (LIST_COLUMNS.includes(column)) return this.readListColumn(column, raw);
-		const text = scalarText(raw);
-		if (text === null) return this.fault(column, 'takes one value, not a list or an object');
-		this.readScalar(column as CatalogColumn, text);
-	}
-
-	private readListColumn(column: string, raw: unknown): void {
-		const parts = listParts(raw);
-		if (parts === null) return this.fault(column, 'takes texts, or texts separated by |');
-		if (column === 'categories') {
-			const paths = this.take(column, read.readCategories(parts));
-			if (!paths) return;
-			this.categoryPaths = paths;
-			this.change.categories = [...new Set(paths.flatMap((path) => path.at(-1)?.key ?? []))];
-		} else {
-			const list = this.take(column, read.readList(parts));
-			if (list) this.change[column === 'tags' ? 'tags' : 'images'] = list;
-		}
-	}
-
-	private readScalar(column: CatalogColumn, raw: string): void {
-		const { change } = this;
-		if (column === 'description' || column === 'summary') {
-			change[column] = this.take(column, read.readText(raw, 200_000)) ?? '';
-			return;
-		}
-		const text = raw.trim();
-		const empty = text === '';
-		switch (column) {
-			case 'key':
-				change.key = this.take(column, read.readKey(text)) ?? '';
-				break;
-			case 'title':
-				if (empty) this.fault(column, 'is empty; a product needs a title');
-				else change.title = this.take(column, read.readText(text, 500)) ?? '';
-				break;
-			case 'sku':
-			case 'brand':
-				change[column] = empty ? null : this.take(column, read.readText(text, 200));
-				break;
-			case 'price':
-			case 'listPrice':
-				change[column] = empty ? null : this.take(column, read.readMoney(text, this.currency()));
-				break;
-			case 'currency':
-				change.currency = empty ? this.context.currency : (this.take(column, read.readCurrency(text)) ?? '');
-				break;
-			case 'stock':
-			case 'sold30':
-				change[column] = empty ? null : this.take(column, read.readWhole(text));
-				break;
-			case 'availability':
-				change.availability = empty ? null : this.take(column, read.readAvailability(text));
-				break;
-			case 'visible':
-				change.visible = empty ? true : (this.take(column, read.readFlag(text)) ?? true);
-				break;
-			case 'created':
-				change.created = empty ? null : this.take(column, read.readInstant(text));
-				break;
-			case 'url':
-				change.url = empty ? null : this.take(column, read.readUrl(text));
-		}
-	}
-
-	private currency(): string {
-		const named = typeof this.row.currency === 'string' ? this.row.currency.trim().toUpperCase() : '';
-		return /^[A-Z]{3}$/.test(named) ? named : this.context.currency;
-	}
-
-	private readAttribute(column: string, code: string, raw: unknown): void {
-		const value = attributeValue(raw);
-		if (value === undefined) return this.fault(column, 'takes a text, a number, yes or no, or a list of texts');
-		this.change.attributes = { ...this.change.attributes, [code]: value };
-	}
-
-	private take<T>(column: string, cell: Cell<T>): T | null {
+	/** A cell's value; null for a fault, which is noted. */
+	take<T>(column: string, cell: Cell<T>): T | null {
 		if (cell.ok) return cell.value;
 		this.fault(column, cell.reason);
 		return null;
 	}
+
+	/** The currency of the row's prices. */
+	currency(): string {
+		if (this.namedCurrency === this.context.currency) return this.context.currency;
+		const named = typeof this.namedCurrency === 'string' ? this.namedCurrency.trim().toUpperCase() : '';
+		return /^[A-Z]{3}$/.test(named) ? named : this.context.currency;
+	}
+
+	/** The currency of rows that name none. */
+	get usualCurrency(): string {
+		return this.context.currency;
+	}
+
+	reading(): RowReading {
+		if (this.faults.length > 0) return { ok: false, faults: this.faults };
+		for (const path of this.categoryPaths) this.context.onCategories(path);
+		return { ok: true, change: this.change };
+	}
 }
+
+type ColumnReader = (reader: RowReader, raw: unknown) => void;
+
+/** How a column is read, by its name. */
+const columnReader = memo((column: string): ColumnReader => {
+	const scalar = SCALARS.get(column);
+	if (scalar) return (reader, raw) => readScalar(reader, column, scalar, raw);
+	if (column === 'categories') return readCategoryColumn;
+	if (column === 'tags' || column === 'images') return (reader, raw) => readListColumn(reader, column, raw);
+	const code = attributeColumn(column);
+	if (code !== null) return (reader, raw) => readAttribute(reader, column, code, raw);
+	return (reader) => reader.fault(column, unknownColumn(column));
+});
+
+function readScalar(reader: RowReader, column: string, scalar: ScalarReader, raw: unknown): void {
+	const text = typeof raw === 'string' ? raw : scalarText(raw);
+	if (text === null) reader.fault(column, 'takes one value, not a list or an object');
+	else scalar(reader, text);
+}
+
+const NO_LIST = 'takes texts, or texts separated by |';
+
+function readListColumn(reader: RowReader, column: 'tags' | 'images', raw: unknown): void {
+	const parts = listParts(raw);
+	if (parts === null) return reader.fault(column, NO_LIST);
+	const list = reader.take(column, read.readList(parts));
+	if (list) reader.change[column] = list;
+}
+
+function readCategoryColumn(reader: RowReader, raw: unknown): void {
+	const parts = listParts(raw);
+	if (parts === null) return reader.fault('categories', NO_LIST);
+	const paths = reader.take('categories', categoryCell(parts.join('|')));
+	if (!paths) return;
+	reader.categoryPaths = paths;
+	reader.change.categories = [...new Set(paths.flatMap((path) => path.at(-1)?.key ?? []))];
+}
+
+/** The same few paths stand in row after row. A title has no `|` in CSV, and none in JSON then either. */
+const categoryCell = memo((text: string) => read.readCategories(text.split('|')));
+
+function readAttribute(reader: RowReader, column: string, code: string, raw: unknown): void {
+	const value = attributeValue(raw);
+	if (value === undefined) return reader.fault(column, 'takes a text, a number, yes or no, or a list of texts');
+	reader.change.attributes = { ...reader.change.attributes, [code]: value };
+}
+
+type ScalarColumn = Exclude<CatalogColumn, 'categories' | 'tags' | 'images'>;
+type ScalarReader = (reader: RowReader, text: string) => void;
+
+/** A column whose empty cell clears the value. */
+function clearable<Column extends ScalarColumn>(
+	column: Column,
+	readCell: (text: string, reader: RowReader) => Cell<NonNullable<ProductChange[Column]>>
+): ScalarReader {
+	return (reader, raw) => {
+		const text = raw.trim();
+		const value = text === '' ? null : reader.take(column, readCell(text, reader));
+		(reader.change as Record<ScalarColumn, unknown>)[column] = value;
+	};
+}
+
+/** A column whose empty cell is a value of its own. */
+function defaulted<Column extends ScalarColumn>(
+	column: Column,
+	usual: (reader: RowReader) => Cell<NonNullable<ProductChange[Column]>>,
+	readCell: (text: string) => Cell<NonNullable<ProductChange[Column]>>
+): ScalarReader {
+	return (reader, raw) => {
+		const text = raw.trim();
+		const value = reader.take(column, text === '' ? usual(reader) : readCell(text));
+		if (value !== null) (reader.change as Record<ScalarColumn, unknown>)[column] = value;
+	};
+}
+
+/** Long text, kept to the letter. */
+function longText(column: 'summary' | 'description'): ScalarReader {
+	return (reader, raw) => {
+		reader.change[column] = reader.take(column, read.readText(raw, 200_000)) ?? '';
+	};
+}
+
+const shortText = (text: string) => read.readText(text, 200);
+const money = (text: string, reader: RowReader) => read.readMoney(text, reader.currency());
+const good = <T>(value: T): Cell<T> => ({ ok: true, value });
+const noTitle: Cell<string> = { ok: false, reason: 'is empty; a product needs a title' };
+
+const SCALARS = new Map<string, ScalarReader>(
+	Object.entries({
+		key: defaulted('key', () => read.readKey(''), read.readKey),
+		title: defaulted(
+			'title',
+			() => noTitle,
+			(text) => read.readText(text, 500)
+		),
+		summary: longText('summary'),
+		description: longText('description'),
+		sku: clearable('sku', shortText),
+		brand: clearable('brand', shortText),
+		price: clearable('price', money),
+		listPrice: clearable('listPrice', money),
+		currency: defaulted('currency', (reader) => good(reader.usualCurrency), read.readCurrency),
+		stock: clearable('stock', read.readWhole),
+		sold30: clearable('sold30', read.readWhole),
+		availability: clearable('availability', read.readAvailability),
+		visible: defaulted('visible', () => good(true), read.readFlag),
+		created: clearable('created', read.readInstant),
+		url: clearable('url', read.readUrl)
+	} satisfies Record<ScalarColumn, ScalarReader>)
+);
 
 function scalarText(raw: unknown): string | null {
 	if (typeof raw === 'string') return raw;

@@ -68,7 +68,7 @@ function select(tabs: Made[], slug: string | undefined): void {
 	for (const { button, panel, slug: own } of tabs) {
 		const isChosen = own === slug;
 		button.setAttribute('aria-selected', String(isChosen));
-		button.tabIndex = isChosen ? 0 : -1;
+		button.tabIndex = panel.tabIndex = isChosen ? 0 : -1;
 		if (isChosen) panel.removeAttribute('hidden');
 		else panel.setAttribute('hidden', 'until-found');
 	}
@@ -95,12 +95,12 @@ function dress({ panel, slug, classes }: StripTab, button: HTMLElement): () => v
 	panel.classList.add('anbau-panel', ...(classes ?? []));
 	panel.setAttribute('role', 'tabpanel');
 	panel.setAttribute('aria-labelledby', button.id);
-	panel.tabIndex = 0;
 	button.setAttribute('aria-controls', panel.id);
-	const label = panel.querySelector<HTMLElement>('[data-anbau-label]');
-	if (label) label.hidden = true;
+	// The tab says it for the eye; the outline of the page keeps it.
+	const label = panel.querySelector('[data-anbau-label]');
+	label?.classList.add('anbau-said');
 	return () => {
-		if (label) label.hidden = false;
+		label?.classList.remove('anbau-said');
 		for (const [name, value] of before) {
 			if (value === null) panel.removeAttribute(name);
 			else panel.setAttribute(name, value);

@@ -3,7 +3,7 @@ import { spawn, spawnSync } from 'node:child_process';
 import { createHash, randomBytes } from 'node:crypto';
 import { chmodSync, chownSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { Advice, ensurePostgres, freePort, isAlive, isRoot } from './system.mjs';
+import { Advice, ensurePostgres, freePort, hasEnded, isAlive, isRoot } from './system.mjs';
 
 const USER = 'anbau';
 
@@ -61,7 +61,7 @@ export class Cluster {
 	/** Stops the cluster and waits until it is down. */
 	async stop() {
 		const { server } = this;
-		if (!server || server.exitCode !== null) return;
+		if (!server || hasEnded(server)) return;
 		const ended = new Promise((resolve) => server.once('exit', resolve));
 		server.kill('SIGINT');
 		await ended;
@@ -118,7 +118,7 @@ export class Cluster {
 	async #untilReady(port, said) {
 		const { connect } = await import('node:net');
 		for (let turn = 0; turn < 600; turn++) {
-			if (this.server?.exitCode !== null) {
+			if (!this.server || hasEnded(this.server)) {
 				throw new Advice(
 					`The database in ${this.folder} does not start. It says:\n${said().trim()}\nIf its files are damaged, move that folder away; the next start makes a new one with the demo in it.`
 				);

@@ -5,7 +5,7 @@ import { chmodSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync }
 import { join, resolve } from 'node:path';
 import { Cluster } from './cluster.mjs';
 import { ensureBuild, ensurePackages, ROOT } from './prepare.mjs';
-import { Advice, demandPort, isAlive } from './system.mjs';
+import { Advice, demandPort, hasEnded, isAlive } from './system.mjs';
 
 const PORTS = { app: 4310, shop: 4320, media: 4330 };
 
@@ -137,7 +137,7 @@ function serve(script, env) {
 	const child = fork(join(ROOT, script), {
 		cwd: ROOT,
 		env,
-		execArgv: script.endsWith('.ts') ? ['--import', 'tsx'] : [],
+		execArgv: script.endsWith('.ts') ? ['--import', 'tsx'] : ['--max-semi-space-size=64'],
 		detached: true
 	});
 	return /** @type {Promise<import('node:child_process').ChildProcess>} */ (
@@ -166,7 +166,7 @@ function finish(script, env, what) {
 
 /** @param {import('node:child_process').ChildProcess} child */
 function end(child) {
-	if (child.exitCode !== null || child.signalCode !== null) return Promise.resolve();
+	if (hasEnded(child)) return Promise.resolve();
 	const ended = new Promise((resolve) => child.once('exit', resolve));
 	child.kill('SIGTERM');
 	const timer = setTimeout(() => child.kill('SIGKILL'), 5000);

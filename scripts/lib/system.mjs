@@ -140,3 +140,10 @@ export function isAlive(pid) {
 		return error instanceof Error && 'code' in error && error.code === 'EPERM';
 	}
 }
+
+/** Whether a child process has ended, by itself or by a signal.
+ * @param {import('node:child_process').ChildProcess} child
+ */
+export function hasEnded(child) {
+	return child.exitCode !== null || child.signalCode !== null;
+}

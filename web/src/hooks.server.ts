@@ -9,12 +9,15 @@ const AWAY = new Problem(
 	'Anbau cannot reach its database, so nothing can be read or saved here. The shop goes on from memory.'
 );
 
+const FOREIGN = new Problem('unauthorized', 403, 'A page of another site cannot change anything here.');
+
 /** Who asks is settled before any route of the owner's side runs; failures become problem documents. */
 export const handle: Handle = async ({ event, resolve }) => {
 	event.locals.actor = null;
 	const { pathname } = event.url;
 	if (pathname.startsWith('/live/')) return resolve(event);
 	const isApi = pathname.startsWith('/api/');
+	if (isForeign(event.request)) return FOREIGN.toResponse();
 	try {
 		event.locals.actor = await actorOf(event.request, event.cookies.get(SESSION_COOKIE));
 	} catch (error) {
@@ -30,6 +33,16 @@ export const handle: Handle = async ({ event, resolve }) => {
 	response.headers.set('x-content-type-options', 'nosniff');
 	return response;
 };
+
+/**
+ * Whether a request that may change something comes from another origin's page with this browser's cookies. A caller
+ * with a key has no use for cookies, and a page cannot send one without being allowed to.
+ */
+function isForeign({ method, headers }: Request): boolean {
+	if (method === 'GET' || method === 'HEAD' || headers.has('authorization')) return false;
+	const origin = headers.get('origin');
+	return origin !== null && (!URL.canParse(origin) || new URL(origin).host !== headers.get('host'));
+}
 
 /** A failure as the problem it is; what nobody foresaw is thrown on. */
 function problemOf(error: unknown): Problem {

@@ -2,5 +2,4 @@
 export type { ImportResult } from './server/work/importCatalog.js';
 export type { PieceView } from './server/work/pieces.js';
 export type { Waiting } from './server/work/releases.js';
-export type { ReleaseSummary } from './server/db/releases.js';
 export type { StoreView } from './server/work/storeView.js';

@@ -18,7 +18,11 @@
 	}
 </script>
 
-<Popover label="Picture" triggerClass="btn btn-ghost btn-sm btn-square h-8 min-h-8">
+<Popover
+	onclosed={() => editor.commands.focus()}
+	label="Picture"
+	triggerClass="btn btn-ghost btn-sm btn-square h-8 min-h-8"
+>
 	{#snippet trigger()}<ImagePlus class="size-4" />{/snippet}
 	{#snippet children(close)}
 		<form

@@ -25,6 +25,7 @@
 </script>
 
 <Popover
+	onclosed={() => editor.commands.focus()}
 	label="Link"
 	bind:open
 	triggerClass={`btn btn-ghost btn-sm btn-square h-8 min-h-8 ${href === null ? '' : 'bg-moss-soft text-primary'}`}

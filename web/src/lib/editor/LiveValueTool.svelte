@@ -29,6 +29,7 @@
 </script>
 
 <Popover
+	onclosed={() => editor.commands.focus()}
 	label="Put in a live value"
 	bind:open
 	triggerClass="btn btn-ghost btn-sm text-primary h-8 min-h-8 font-semibold whitespace-nowrap"

@@ -25,12 +25,11 @@
 <span
 	class={[
 		'label inline-flex h-7 max-w-full min-w-0 items-center gap-1.5 pr-3 pl-2.5',
-		look[kind],
-		faded && 'opacity-60'
+		faded ? 'bg-kind-house-soft text-kind-house' : look[kind]
 	]}
 >
 	<span class="size-1.5 shrink-0 rounded-full bg-current" aria-hidden="true"></span>
-	<span class="text-base-content truncate text-[14px] font-semibold">{text}</span>
+	<span class={['truncate text-[14px] font-semibold', faded ? 'text-muted' : 'text-base-content']}>{text}</span>
 	{#if withKind}
 		<Icon class="size-3.5 shrink-0" aria-hidden="true" />
 		<span class="sr-only">{word}</span>

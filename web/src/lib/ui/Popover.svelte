@@ -8,6 +8,8 @@
 		triggerClass?: string;
 		contentClass?: string;
 		open?: boolean;
+		/** Takes the focus when it closes; without it the trigger gets it back. */
+		onclosed?: () => void;
 		trigger: Snippet;
 		children: Snippet<[() => void]>;
 	}
@@ -16,6 +18,7 @@
 		triggerClass = 'word-control',
 		contentClass = 'w-72',
 		open = $bindable(false),
+		onclosed,
 		trigger,
 		children
 	}: Props = $props();
@@ -28,9 +31,14 @@
 			align="start"
 			collisionPadding={12}
 			class={[
-				'bg-base-100 border-base-300 shadow-float rounded-box z-50 max-h-[70vh] overflow-auto border p-3 outline-none',
+				'bg-base-100 border-base-300 shadow-float rounded-box z-50 max-h-[min(76vh,var(--bits-popover-content-available-height))] overflow-auto border p-3 outline-none',
 				contentClass
 			]}
+			onCloseAutoFocus={(event) => {
+				if (!onclosed) return;
+				event.preventDefault();
+				onclosed();
+			}}
 			aria-label={label}>{@render children(() => (open = false))}</Popover.Content
 		></Popover.Portal
 	></Popover.Root

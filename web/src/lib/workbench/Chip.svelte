@@ -17,7 +17,9 @@
 	const text = $derived(chipText(leaf, names));
 </script>
 
-<span class={['chip mr-1 max-w-full align-middle', chipLook(leaf), gone && 'outline-secondary outline-2 outline-dashed']}>
+<span
+	class={['chip mr-1 max-w-full align-middle', chipLook(leaf), gone && 'outline-secondary outline-2 outline-dashed']}
+>
 	<Popover label={`Change: ${text}`} triggerClass="max-w-80 cursor-pointer truncate rounded-sm hover:underline">
 		{#snippet trigger()}{text}{/snippet}
 		{#snippet children(close)}<LeafEditor {leaf} {names} {onchange} {close} />{/snippet}

@@ -27,7 +27,7 @@
 		['Tablet', 820],
 		['Phone', 390]
 	] as const;
-	let width = $state<number>(1180);
+	let width = $state<number>(820);
 	const side = (active: boolean) => ['btn btn-sm h-8 whitespace-nowrap', active ? 'btn-primary' : 'bg-base-100'];
 </script>
 
@@ -40,7 +40,7 @@
 			onclick={() => onleaf(-1)}><ChevronLeft class="size-4" /></button
 		>
 		<span
-			class="bg-base-100 border-base-300 rounded-field min-w-0 max-w-52 flex-1 truncate border px-3 py-1 font-semibold"
+			class="bg-base-100 border-base-300 rounded-field min-w-0 flex-1 truncate border px-3 py-1 font-semibold"
 			title={leafed?.title}>{leafed?.title ?? '—'}</span
 		>
 		<button
@@ -49,7 +49,6 @@
 			title="Next product, key ]"
 			onclick={() => onleaf(1)}><ChevronRight class="size-4" /></button
 		>
-		<span class="flex-1"></span>
 		<button class={side(shown)} aria-pressed={shown} onclick={() => onshown(true)}
 			>Shown {summary?.matched ?? ''}</button
 		>

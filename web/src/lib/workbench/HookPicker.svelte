@@ -16,7 +16,7 @@
 	<button
 		type="button"
 		class={[
-			'rounded-field flex w-full items-center gap-2 px-1.5 py-0.5 text-left text-[13px]',
+			'rounded-field flex w-full items-center gap-2 px-1.5 text-left text-[13px] leading-[21px]',
 			chosen === id ? 'bg-moss-soft font-semibold' : 'hover:bg-base-200'
 		]}
 		title={id}
@@ -32,7 +32,7 @@
 			<div
 				class={[
 					'border-base-300 text-muted grid place-items-center rounded-md border border-dashed text-[12px]',
-					part.tall ? 'min-h-24 flex-1' : 'h-6'
+					part.tall ? 'min-h-24 flex-1' : 'h-5'
 				]}
 			>
 				{part.name}
@@ -52,13 +52,13 @@
 	}}
 />
 {#if text.trim() === ''}
-	<div class="bg-base-200/60 grid gap-1 rounded-md p-2">
+	<div class="bg-base-200/60 grid gap-0.5 rounded-md p-2">
 		{@render parts(PAGE_PARTS.top)}
 		<div class="grid gap-2 sm:grid-cols-2">
-			<div class="flex flex-col gap-1">{@render parts(PAGE_PARTS.left)}</div>
-			<div class="flex flex-col gap-1">{@render parts(PAGE_PARTS.right)}</div>
+			<div class="flex flex-col gap-0.5">{@render parts(PAGE_PARTS.left)}</div>
+			<div class="flex flex-col gap-0.5">{@render parts(PAGE_PARTS.right)}</div>
 		</div>
-		{@render parts(PAGE_PARTS.bottom)}
+		<div class="gap-2 sm:columns-2">{@render parts(PAGE_PARTS.bottom)}</div>
 	</div>
 {:else}
 	<div class="grid gap-0.5">

@@ -2,10 +2,12 @@ import {
 	CsvReader,
 	headerFaults,
 	readRow,
+	rowsReader,
 	type Category,
 	type ProductChange,
 	type RawRow,
-	type RowContext
+	type RowContext,
+	type RowReading
 } from '@anbau/core/catalog';
 import { Problem } from '../problem.js';
 
@@ -21,7 +23,7 @@ export abstract class CatalogRows {
 	readonly categories = new Map<string, Category>();
 	readonly rejected: Rejection[] = [];
 	private readonly lineOf = new Map<string, number>();
-	private readonly context: RowContext;
+	protected readonly context: RowContext;
 
 	constructor(currency: string) {
 		this.context = {
@@ -39,9 +41,8 @@ export abstract class CatalogRows {
 		this.rejected.push({ line, column, reason });
 	}
 
-	/** Reads one row; a key that an earlier row had is refused, so that no row silently undoes another. */
-	protected readOne(line: number, row: RawRow, into: ProductChange[]): void {
-		const reading = readRow(row, this.context);
+	/** Takes one row as read; a key that an earlier row had is refused, so that no row silently undoes another. */
+	protected takeRow(line: number, reading: RowReading, into: ProductChange[]): void {
 		if (!reading.ok) {
 			for (const { column, reason } of reading.faults) this.reject(line, column, reason);
 			return;
@@ -56,7 +57,8 @@ export abstract class CatalogRows {
 
 export class CsvCatalogRows extends CatalogRows {
 	private readonly reader = new CsvReader();
-	private header: string[] | null = null;
+	private columns = 0;
+	private readCells: ReturnType<typeof rowsReader> | null = null;
 
 	push(piece: string): ProductChange[] {
 		return this.take(this.reader.push(piece));
@@ -64,27 +66,24 @@ export class CsvCatalogRows extends CatalogRows {
 
 	end(): ProductChange[] {
 		const changes = this.take(this.reader.end());
-		if (this.header === null) throw new Problem('invalid', 422, 'The file is empty; its first line names the columns.');
+		if (!this.readCells) throw new Problem('invalid', 422, 'The file is empty; its first line names the columns.');
 		return changes;
 	}
 
 	private take(records: ReturnType<CsvReader['push']>): ProductChange[] {
 		const changes: ProductChange[] = [];
 		for (const { line, cells, fault } of records) {
-			if (this.header === null) this.header = readHeader(line, cells, fault);
-			else if (fault) this.reject(line, '', fault);
-			else if (cells.length !== this.header.length) {
-				this.reject(line, '', `has ${cells.length} fields, the header has ${this.header.length}`);
-			} else this.readOne(line, rowOf(this.header, cells), changes);
+			if (!this.readCells) {
+				const header = readHeader(line, cells, fault);
+				this.columns = header.length;
+				this.readCells = rowsReader(header, this.context);
+			} else if (fault) this.reject(line, '', fault);
+			else if (cells.length !== this.columns) {
+				this.reject(line, '', `has ${cells.length} fields, the header has ${this.columns}`);
+			} else this.takeRow(line, this.readCells(cells), changes);
 		}
 		return changes;
 	}
-}
-
-function rowOf(header: readonly string[], cells: readonly string[]): RawRow {
-	const row: RawRow = {};
-	for (let i = 0; i < header.length; i++) row[header[i] ?? ''] = cells[i];
-	return row;
 }
 
 function readHeader(line: number, cells: string[], fault: string | null): string[] {
@@ -127,7 +126,7 @@ export class NdjsonCatalogRows extends CatalogRows {
 			if (bare === '') continue;
 			const row = parseObject(bare);
 			if (typeof row === 'string') this.reject(line, '', row);
-			else this.readOne(line, row, changes);
+			else this.takeRow(line, readRow(row, this.context), changes);
 		}
 		return changes;
 	}

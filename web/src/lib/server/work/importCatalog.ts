@@ -1,4 +1,5 @@
-import { CatalogStage, confirmStaged, mergeStage, removeUnstaged, saveCategories } from '../db/catalogImport.js';
+import { setImmediate } from 'node:timers/promises';
+import { CatalogStage, saveCategories } from '../db/catalogImport.js';
 import { writeAudit } from '../db/audit.js';
 import { tell } from '../db/notify.js';
 import { lockStore, transaction } from '../db/pool.js';
@@ -40,21 +41,15 @@ export async function importCatalog(
 	const rows = format === 'csv' ? new CsvCatalogRows(store.currency) : new NdjsonCatalogRows(store.currency);
 	const result = await transaction(async (client) => {
 		await lockStore(client, store.id, 'catalog');
-		const stage = await CatalogStage.open(client);
-		let staged: number;
+		const stage = await CatalogStage.open(client, store);
 		try {
-			staged = await readInto(stage, rows, body, job);
+			await readInto(stage, rows, body, job);
 		} catch (error) {
 			await stage.abort();
 			throw error;
 		}
-		await stage.close();
-		job.checkpoint();
+		const counts = await stage.finish(mode === 'replace' && rows.rejected.length === 0);
 		await saveCategories(client, store.id, [...rows.categories.values()]);
-		const { inserted, updated } = await mergeStage(client, store.id, store.currency);
-		if (inserted < staged) await confirmStaged(client, store.id);
-		const removed = mode === 'replace' && rows.rejected.length === 0 ? await removeUnstaged(client, store.id) : 0;
-		const counts = { inserted, updated, unchanged: staged - inserted - updated, removed };
 		await writeAudit(client, actor, 'import', 'catalog', null, counts);
 		job.checkpoint();
 		await tell(client, { process: PROCESS_ID, store: store.id, what: 'catalog' });
@@ -69,14 +64,14 @@ async function readInto(
 	rows: CatalogRows,
 	body: AsyncIterable<Uint8Array>,
 	job: Job
-): Promise<number> {
+): Promise<void> {
 	const decoder = new Utf8Pieces();
-	let staged = 0;
 	const take = async (changes: ReturnType<CatalogRows['push']>) => {
-		for (const change of changes) await stage.add(change);
-		staged += changes.length;
-		job.rows = staged + rows.rejected.length;
+		job.rows += changes.length;
 		job.checkpoint();
+		await stage.add(changes);
+		// The database gets its rows, and other requests their turn, between pieces.
+		await setImmediate();
 	};
 	for await (const chunk of body) {
 		job.bytes += chunk.byteLength;
@@ -85,13 +80,12 @@ async function readInto(
 	}
 	await take(rows.push(decoder.end()));
 	await take(rows.end());
-	return staged;
 }
 
 /** How much text is parsed at a time. */
-const PIECE = 1 << 20;
+const PIECE = 1 << 18;
 
-/** Decodes UTF-8 strictly, and gathers small chunks so that the text is parsed in pieces of about a million. */
+/** Decodes UTF-8 strictly, and gathers small chunks so that the text is parsed in pieces of a size that pays. */
 class Utf8Pieces {
 	private readonly decoder = new TextDecoder('utf-8', { fatal: true, ignoreBOM: true });
 	private chunks: Uint8Array[] = [];

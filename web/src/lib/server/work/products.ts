@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { readRow, type Category, type Product } from '@anbau/core/catalog';
 import type { Rule } from '@anbau/core/rules';
 import { writeAudit } from '../db/audit.js';
-import { CatalogStage, mergeStage, saveCategories, confirmStaged } from '../db/catalogImport.js';
+import { CatalogStage, saveCategories } from '../db/catalogImport.js';
 import { tell } from '../db/notify.js';
 import { database, lockStore, transaction } from '../db/pool.js';
 import { allCategories, findProducts, PRODUCT_SORTS, productByKey, tagCounts } from '../db/products.js';
@@ -68,12 +68,10 @@ export async function patchProduct(actor: Actor, key: string, input: unknown): P
 	}
 	await transaction(async (client) => {
 		await lockStore(client, actor.storeId, 'catalog');
-		const stage = await CatalogStage.open(client);
-		await stage.add(reading.change);
-		await stage.close();
+		const stage = await CatalogStage.open(client, store);
+		await stage.add([reading.change]);
+		await stage.finish(false);
 		await saveCategories(client, actor.storeId, categories);
-		const { updated } = await mergeStage(client, actor.storeId, store.currency);
-		if (updated === 0) await confirmStaged(client, actor.storeId);
 		await writeAudit(client, actor, 'patch', `product ${key}`, null, values);
 		await tell(client, { process: PROCESS_ID, store: actor.storeId, what: 'catalog' });
 	});

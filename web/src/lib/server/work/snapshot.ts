@@ -31,6 +31,7 @@ async function fetchPage(address: string, storeUrl: string): Promise<string> {
 	let response: Response;
 	try {
 		response = await fetch(address, {
+			redirect: 'manual',
 			signal: AbortSignal.timeout(5000),
 			headers: { accept: 'text/html', 'user-agent': 'Anbau preview' }
 		});
@@ -39,6 +40,8 @@ async function fetchPage(address: string, storeUrl: string): Promise<string> {
 			error instanceof Error && error.name === 'TimeoutError' ? 'did not answer within 5 seconds' : 'cannot be reached'
 		);
 	}
+	if (response.status >= 300 && response.status < 400)
+		throw away(`sends on to ${response.headers.get('location') ?? 'another address'}`);
 	if (!response.ok) throw away(`answers ${response.status}`);
 	if (!response.headers.get('content-type')?.includes('text/html')) throw away('is no HTML page');
 	const text = await response.text();

@@ -23,7 +23,8 @@
 
 {#snippet code(text: string, name: string)}
 	<div class="mt-2 flex items-start gap-2">
-		<pre class="bg-base-200 rounded-field min-w-0 flex-1 overflow-x-auto p-3 font-mono text-[13px]">{text}</pre>
+		<pre
+			class="bg-base-200 rounded-field min-w-0 flex-1 p-3 font-mono text-[13px] wrap-anywhere whitespace-pre-wrap">{text}</pre>
 		<button class="btn btn-sm" onclick={() => copy(text)} aria-label={`Copy ${name}`}>Copy</button>
 	</div>
 {/snippet}

@@ -1,0 +1,70 @@
+// @ts-check
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ensurePackages, ROOT } from './lib/prepare.mjs';
+import { startAll } from './lib/startAll.mjs';
+import { Advice, ensureChromium, freePort } from './lib/system.mjs';
+
+/** Makes the pictures of docs/screenshots anew, from a fresh demo. */
+const folder = mkdtempSync(join(tmpdir(), 'anbau-pictures-'));
+try {
+	ensurePackages();
+	const { chromium } = await import('@playwright/test');
+	Object.assign(process.env, {
+		ANBAU_DATA: folder,
+		ANBAU_PORT: String(await freePort()),
+		ANBAU_SHOP_PORT: String(await freePort()),
+		ANBAU_MEDIA_PORT: String(await freePort())
+	});
+	const { running, stop } = await startAll();
+	const browser = await chromium.launch({
+		executablePath: ensureChromium(),
+		args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--no-first-run']
+	});
+	try {
+		const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+		const take = async (/** @type {string} */ name) => {
+			await page.waitForLoadState('networkidle');
+			await page.waitForTimeout(600);
+			await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', `${name}.png`) });
+		};
+		const go = (/** @type {string} */ path) => page.goto(running.url + path);
+		await go('/sign-in');
+		await page.getByRole('button', { name: 'Sign in as the demo owner' }).click();
+		await page.waitForURL('**/library');
+		await take('library');
+		await go('/library/made-to-order-notice?product=lindow-greenhouse-6-8');
+		await take('workbench-shown');
+		await page.getByRole('button', { name: /^Not shown/ }).click();
+		await take('workbench-not-shown');
+		await go('/library/growing-guide?product=carrot-amber-row');
+		await take('workbench-tab');
+		await go('/catalog?category=greenhouses-and-frames');
+		await take('catalog');
+		await go('/catalog/lindow-greenhouse-6-8');
+		await take('product');
+		await go('/library/bee-friendly');
+		await page.getByLabel('Library name').fill('Loved by bees and bumblebees');
+		await page
+			.getByTestId('saved')
+			.getByText(/^saved \d/)
+			.waitFor();
+		await go('/releases');
+		await take('releases');
+		await go('/store');
+		await take('store');
+		await page.goto(`${running.shopUrl}/products/lindow-greenhouse-6-8`);
+		await take('shop');
+	} finally {
+		await browser.close();
+		await stop();
+	}
+} catch (error) {
+	if (!(error instanceof Advice)) throw error;
+	console.error(`\n${error.message}\n`);
+	process.exitCode = 1;
+} finally {
+	rmSync(folder, { recursive: true, force: true });
+}
+process.exit();
