@@ -13,7 +13,8 @@ const VOID = new Set(['img', 'br', 'hr']);
 /** An element as HTML. Attribute values are escaped here; the content is HTML already. */
 export function element(name: string, attributes: Attributes, content = ''): string {
 	let html = `<${name}`;
-	for (const [key, value] of Object.entries(attributes)) {
+	for (const key in attributes) {
+		const value = attributes[key];
 		if (value === null || value === undefined) continue;
 		html += value === true ? ` ${key}` : ` ${key}="${escapeHtml(String(value))}"`;
 	}

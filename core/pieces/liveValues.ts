@@ -38,11 +38,22 @@ export function liveValueLabel(name: string): string {
 	return known?.label ?? `Tag · ${name.slice('tag.'.length)}`;
 }
 
+/** Values that were asked for already: many pieces of one page name the same ones. */
+const asked = new WeakMap<LiveContext, Map<string, string[]>>();
+
 /**
  * A live value as text. Nothing in the list means that the product has no such value; several are the rests of
- * several tags with the same beginning, in tag order.
+ * several tags with the same beginning, in tag order. A context is asked for each value once.
  */
 export function liveValue(name: string, context: LiveContext): string[] {
+	let known = asked.get(context);
+	if (!known) asked.set(context, (known = new Map()));
+	let values = known.get(name);
+	if (!values) known.set(name, (values = findValue(name, context)));
+	return values;
+}
+
+function findValue(name: string, context: LiveContext): string[] {
 	const { product } = context;
 	if (!product) return [];
 	if (name.startsWith('tag.')) return restsOfTag(product.tags, name.slice('tag.'.length));

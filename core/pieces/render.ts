@@ -91,15 +91,33 @@ class BodyRenderer {
 	/** Renders a line of inline parts as often as its tag rests ask for; nothing when a value is missing. */
 	private repeated(parts: readonly Inline[], at: string, wrap: (html: string) => string): string[] {
 		if (parts.length === 0) return [];
-		const missing = new Set<string>();
+		const missing: string[] = [];
 		let times = 1;
-		for (const name of parts.flatMap(valuesOf)) {
-			const values = liveValue(name.value, this.context);
-			if (values.length === 0 && name.fallback === '') missing.add(name.value);
-			times = Math.max(times, values.length);
+		for (const part of parts) {
+			if (part.type === 'liveValue') times = Math.max(times, this.need(part.attrs.name, part.attrs.fallback, missing));
+			for (const mark of part.marks ?? []) {
+				if (mark.type !== 'link') continue;
+				for (const one of parseText(mark.attrs.href)) {
+					if ('value' in one) times = Math.max(times, this.need(one.value, null, missing));
+				}
+			}
 		}
-		if (missing.size > 0) return this.leaveOut(at, [...missing]);
-		return Array.from({ length: times }, (_, turn) => wrap(parts.map((part) => this.inline(part, turn)).join('')));
+		if (missing.length > 0) return this.leaveOut(at, [...new Set(missing)]);
+		if (times === 1) return [wrap(this.line(parts, 0))];
+		return Array.from({ length: times }, (_, turn) => wrap(this.line(parts, turn)));
+	}
+
+	/** How many values there are; notes one that is missing and has no fallback. */
+	private need(name: string, fallback: string | null | undefined, missing: string[]): number {
+		const { length } = liveValue(name, this.context);
+		if (length === 0 && !fallback) missing.push(name);
+		return length;
+	}
+
+	private line(parts: readonly Inline[], turn: number): string {
+		let html = '';
+		for (const part of parts) html += this.inline(part, turn);
+		return html;
 	}
 
 	private leaveOut(at: string, values: string[]): string[] {
@@ -110,7 +128,8 @@ class BodyRenderer {
 	private inline(part: Inline, turn: number): string {
 		const html =
 			part.type === 'text' ? escapeHtml(part.text) : part.type === 'hardBreak' ? '<br>' : this.value(part, turn);
-		return (part.marks ?? []).reduceRight((inner, mark) => this.mark(mark, inner, turn), html);
+		if (!part.marks) return html;
+		return part.marks.reduceRight((inner, mark) => this.mark(mark, inner, turn), html);
 	}
 
 	private value(part: Extract<Inline, { type: 'liveValue' }>, turn: number): string {
@@ -144,13 +163,3 @@ class BodyRenderer {
 }
 
 const MARK_ELEMENTS = { bold: 'strong', italic: 'em', underline: 'u', strike: 's', code: 'code' } as const;
-
-function valuesOf(part: Inline): { value: string; fallback: string }[] {
-	const own = part.type === 'liveValue' ? [{ value: part.attrs.name, fallback: part.attrs.fallback ?? '' }] : [];
-	const linked = (part.marks ?? []).flatMap((mark) =>
-		mark.type === 'link'
-			? parseText(mark.attrs.href).flatMap((one) => ('value' in one ? [{ value: one.value, fallback: '' }] : []))
-			: []
-	);
-	return [...own, ...linked];
-}

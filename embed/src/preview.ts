@@ -28,7 +28,11 @@ function lookAt(piece: string, openTab: string | null): void {
 	const tabs = [...document.querySelectorAll<HTMLElement>('[role="tab"]')];
 	const own = tabs.filter((tab) => [...nodes].some((node) => node.id === tab.getAttribute('aria-controls')));
 	(own.find((tab) => tab.textContent === openTab) ?? own[0])?.click();
-	(own[0] ?? first)?.scrollIntoView({ block: 'center' });
+	const shown = own[0] ?? first;
+	if (!shown) return;
+	// Not scrollIntoView, which would move the workbench round this frame too.
+	const { top, height } = shown.getBoundingClientRect();
+	scrollTo({ top: scrollY + top + height / 2 - innerHeight / 2 });
 }
 
 addEventListener('message', ({ data, source }: MessageEvent<unknown>) => {

@@ -3,6 +3,7 @@
 	import { PIECE_KINDS } from '@anbau/core/pieces';
 	import { KIND_WORDS } from '$lib/desk/words.js';
 	import type { LibraryState, LibraryView } from './arrange.js';
+	import ProductFilter from './ProductFilter.svelte';
 
 	let { view = $bindable(), hooks }: { view: LibraryView; hooks: { id: string; title: string }[] } = $props();
 	const states: [LibraryState, string][] = [
@@ -37,6 +38,7 @@
 			onclick={() => (view.state = view.state === state ? null : state)}>{word}</button
 		>
 	{/each}
+	<ProductFilter bind:product={view.product} />
 	<select class="select select-sm h-8 w-auto" aria-label="Hook" bind:value={view.hook}>
 		<option value={null}>On any hook</option>
 		{#each hooks as { id, title } (id)}<option value={id}>{title}</option>{/each}

@@ -12,19 +12,30 @@
 		piece: PieceView;
 		total: number;
 		zone: string;
+		chosen: boolean;
+		onchoose: (chosen: boolean) => void;
 		onturn: (piece: PieceView, on: boolean) => void;
 		onduplicate: (piece: PieceView) => void;
 		onremove: (piece: PieceView) => void;
 		onbringback: (piece: PieceView) => void;
 	}
-	let { piece, total, zone, onturn, onduplicate, onremove, onbringback }: Props = $props();
+	let { piece, total, zone, chosen, onchoose, onturn, onduplicate, onremove, onbringback }: Props = $props();
 	const removed = $derived(piece.state.publication === 'removed with the next release');
 	const hooks = $derived(piece.placements.map((one) => hookById(one.hook)?.title ?? one.hook).join(', '));
 	const item = 'rounded-field data-highlighted:bg-base-200 cursor-pointer px-3 py-1.5 outline-none';
 </script>
 
 <tr class={['border-base-300/60 hover:bg-base-200/60 border-b last:border-b-0', removed && 'opacity-70']}>
-	<td class="max-w-80 px-4 py-2">
+	<td class="py-2 pl-4">
+		<input
+			type="checkbox"
+			class="checkbox checkbox-sm checkbox-primary align-middle"
+			checked={chosen}
+			aria-label={`Choose ${piece.name}`}
+			onchange={(event) => onchoose(event.currentTarget.checked)}
+		/>
+	</td>
+	<td class="max-w-80 px-3 py-2">
 		<a href={`/library/${piece.slug}`} class="flex max-w-full" data-piece={piece.slug}
 			><PlantLabel kind={piece.kind} text={piece.name} faded={!piece.on} /></a
 		>

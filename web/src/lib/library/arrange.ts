@@ -1,5 +1,6 @@
-import { fold } from '@anbau/core/catalog';
-import type { PieceKind } from '@anbau/core/pieces';
+import { fold, type Facts } from '@anbau/core/catalog';
+import { effectiveTarget, type PieceKind } from '@anbau/core/pieces';
+import { evaluate } from '@anbau/core/rules';
 import type { PieceView } from '$lib/contracts.js';
 
 export type LibrarySort = 'name' | 'changed' | 'reach';
@@ -11,6 +12,8 @@ export interface LibraryView {
 	kind: PieceKind | null;
 	state: LibraryState | null;
 	hook: string | null;
+	/** Only pieces whose target meets this product. */
+	product: { title: string; facts: Facts } | null;
 	sort: LibrarySort;
 }
 
@@ -27,8 +30,9 @@ const ORDERS: Record<LibrarySort, (a: PieceView, b: PieceView) => number> = {
 	reach: (a, b) => b.reach - a.reach
 };
 
-/** The pieces that a view shows, in its order. */
-export function arrange(pieces: readonly PieceView[], view: LibraryView): PieceView[] {
+/** The pieces that a view shows, in its order. `now` in milliseconds since the epoch. */
+export function arrange(pieces: readonly PieceView[], view: LibraryView, now: number): PieceView[] {
+	const { product } = view;
 	const wanted = fold(view.text);
 	return pieces
 		.filter(
@@ -36,6 +40,7 @@ export function arrange(pieces: readonly PieceView[], view: LibraryView): PieceV
 				(view.kind === null || piece.kind === view.kind) &&
 				(view.state === null || STATE_TESTS[view.state](piece)) &&
 				(view.hook === null || piece.placements.some((one) => one.hook === view.hook)) &&
+				(product === null || evaluate(effectiveTarget(piece), product.facts, now)) &&
 				(wanted === '' ||
 					[piece.name, piece.heading, piece.note, piece.slug].some((text) => fold(text).includes(wanted)))
 		)

@@ -63,7 +63,7 @@
 		<label class="text-muted mt-1 grid gap-1 pl-8 text-[13px]">
 			Note for colleagues
 			<textarea
-				class="textarea textarea-sm text-base-content min-h-9 w-full"
+				class="textarea textarea-sm text-base-content field-sizing-content min-h-9 w-full"
 				rows="1"
 				value={bench.piece.note}
 				oninput={(event) => bench.set('note', { note: event.currentTarget.value })}></textarea>

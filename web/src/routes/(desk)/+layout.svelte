@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Finder from '$lib/desk/Finder.svelte';
 	import TopBar from '$lib/desk/TopBar.svelte';
 	import { waitingCount } from '$lib/desk/waiting.svelte.js';
 
@@ -7,4 +8,5 @@
 </script>
 
 <TopBar storeName={data.store.name} />
+<Finder />
 {@render children()}

@@ -7,5 +7,5 @@ export const load: PageServerLoad = async ({ locals }) => {
 	const actor = signedIn(locals);
 	const now = Date.now();
 	const { catalog } = await storeStates.byId(actor.storeId, now);
-	return { pieces: await listPieces(actor, now), total: catalog.index.size };
+	return { pieces: await listPieces(actor, now), total: catalog.index.size, now };
 };

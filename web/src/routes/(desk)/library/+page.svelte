@@ -7,13 +7,15 @@
 	import { blankPiece, copyOf, createPiece } from '$lib/desk/newPiece.js';
 	import { request, sentenceOf } from '$lib/desk/request.js';
 	import { KIND_WORDS } from '$lib/desk/words.js';
+	import BulkBar from '$lib/library/BulkBar.svelte';
 	import LibraryRow from '$lib/library/LibraryRow.svelte';
 	import LibraryFilters from '$lib/library/LibraryFilters.svelte';
 	import { arrange, type LibraryView } from '$lib/library/arrange.js';
 
 	let { data } = $props();
-	let view = $state<LibraryView>({ text: '', kind: null, state: null, hook: null, sort: 'name' });
-	const rows = $derived(arrange(data.pieces, view));
+	let view = $state<LibraryView>({ text: '', kind: null, state: null, hook: null, product: null, sort: 'name' });
+	let chosen = $state.raw<ReadonlySet<string>>(new Set());
+	const rows = $derived(arrange(data.pieces, view, data.now));
 	const hooks = $derived(
 		[...new Set(data.pieces.flatMap((piece) => piece.placements.map((one) => one.hook)))].map((id) => ({
 			id,
@@ -31,24 +33,30 @@
 
 	const create = (kind: PieceKind) => attempt(async () => goto(`/library/${await createPiece(blankPiece(kind))}`));
 	const duplicate = (piece: PieceView) => attempt(async () => goto(`/library/${await createPiece(copyOf(piece))}`));
-	const turn = (piece: PieceView, on: boolean) =>
+	const choose = (slug: string, isChosen: boolean) =>
+		(chosen = new Set(isChosen ? [...chosen, slug] : [...chosen].filter((one) => one !== slug)));
+	const chosenPieces = () => data.pieces.filter((piece) => chosen.has(piece.slug));
+	const named = (pieces: PieceView[]) =>
+		pieces.length === 1 ? `“${pieces[0]?.name}” is` : `${pieces.length} pieces are`;
+
+	const turn = (pieces: PieceView[], on: boolean) =>
 		attempt(async () => {
-			await request(`/api/v1/pieces/${piece.slug}`, { method: 'PATCH', body: { on } });
+			for (const { slug } of pieces) await request(`/api/v1/pieces/${slug}`, { method: 'PATCH', body: { on } });
 			await invalidateAll();
-			const undo = { label: 'Undo', onClick: () => void turn(piece, !on) };
-			toast(on ? `“${piece.name}” is on again.` : `“${piece.name}” is off; shoppers no longer see it.`, {
-				action: undo
-			});
+			const turned = pieces.filter((piece) => piece.on !== on);
+			const undo = { label: 'Undo', onClick: () => void turn(turned, !on) };
+			toast(on ? `${named(pieces)} on again.` : `${named(pieces)} off; shoppers no longer see it.`, { action: undo });
 		});
-	const remove = (piece: PieceView) =>
+	const remove = (pieces: PieceView[]) =>
 		attempt(async () => {
-			await request(`/api/v1/pieces/${piece.slug}`, { method: 'DELETE' });
+			for (const { slug } of pieces) await request(`/api/v1/pieces/${slug}`, { method: 'DELETE' });
+			chosen = new Set();
 			await invalidateAll();
-			toast(`“${piece.name}” is deleted.`, { action: { label: 'Undo', onClick: () => void bringBack(piece) } });
+			toast(`${named(pieces)} deleted.`, { action: { label: 'Undo', onClick: () => void bringBack(pieces) } });
 		});
-	const bringBack = (piece: PieceView) =>
+	const bringBack = (pieces: PieceView[]) =>
 		attempt(async () => {
-			await request(`/api/v1/pieces/${piece.slug}`, { method: 'PUT', body: piece });
+			for (const piece of pieces) await request(`/api/v1/pieces/${piece.slug}`, { method: 'PUT', body: piece });
 			await invalidateAll();
 		});
 </script>
@@ -76,11 +84,20 @@
 		</section>
 	{:else}
 		<LibraryFilters bind:view {hooks} />
+		{#if chosen.size > 0}
+			<BulkBar
+				count={chosen.size}
+				onturn={(on) => turn(chosenPieces(), on)}
+				onremove={() => remove(chosenPieces())}
+				onclear={() => (chosen = new Set())}
+			/>
+		{/if}
 		<div class="bg-base-100 border-base-300 rounded-box mt-3 overflow-x-auto border">
 			<table class="w-full border-collapse text-left">
 				<thead class="text-muted border-base-300 border-b text-[13px]">
 					<tr>
-						<th class="px-4 py-2 font-medium">Piece</th>
+						<th class="w-10"><span class="sr-only">Chosen</span></th>
+						<th class="px-3 py-2 font-medium">Piece</th>
 						<th class="px-3 py-2 font-medium max-md:hidden">Hangs</th>
 						<th class="px-3 py-2 font-medium max-sm:hidden">Reaches</th>
 						<th class="px-3 py-2 font-medium max-sm:hidden">State</th>
@@ -95,13 +112,15 @@
 							{piece}
 							total={data.total}
 							zone={data.store.zone}
-							onturn={turn}
+							chosen={chosen.has(piece.slug)}
+							onchoose={(isChosen) => choose(piece.slug, isChosen)}
+							onturn={(one, on) => turn([one], on)}
 							onduplicate={duplicate}
-							onremove={remove}
-							onbringback={bringBack}
+							onremove={(one) => remove([one])}
+							onbringback={(one) => bringBack([one])}
 						/>
 					{:else}
-						<tr><td colspan="7" class="text-muted px-4 py-8 text-center">No piece meets these filters.</td></tr>
+						<tr><td colspan="8" class="text-muted px-4 py-8 text-center">No piece meets these filters.</td></tr>
 					{/each}
 				</tbody>
 			</table>
