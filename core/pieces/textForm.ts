@@ -26,7 +26,11 @@ export function textFault(text: string): string | null {
 
 /** Writes plain text so that `parseText` reads it back as it is. */
 export function quoteText(text: string): string {
-	return text.replace(/'/g, "''").replace(/[{}]+/g, (braces) => `'${braces}'`);
+	// Inside quotes an apostrophe is written twice too, so that one behind a brace stays within them.
+	return text.replace(/[{}][{}']*|'/g, (run) => {
+		const doubled = run.replace(/'/g, "''");
+		return run === "'" ? doubled : `'${doubled}'`;
+	});
 }
 
 // An argument's name in ICU has no spaces, points or colons; ours are carried through in private-use characters.

@@ -26,8 +26,8 @@ export async function pageSnapshot(
 }
 
 async function fetchPage(address: string, storeUrl: string): Promise<string> {
-	const away = (reason: string) => new Problem('shop-away', 502, `The shop's page ${address} ${reason}.`);
-	if (new URL(address).origin !== new URL(storeUrl).origin) throw away(`is not on the shop's own address ${storeUrl}`);
+	const away = (reason: string) => new Problem('shop-away', 502, `The shop’s page ${address} ${reason}.`);
+	if (new URL(address).origin !== new URL(storeUrl).origin) throw away(`is not on the shop’s own address ${storeUrl}`);
 	let response: Response;
 	try {
 		response = await fetch(address, {
