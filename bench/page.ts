@@ -1,33 +1,19 @@
 import Mustache from 'mustache';
-import { factsOfProduct, formatMoney, type Product } from '@anbau/core/catalog';
+import { factsOfProduct, formatMoney } from '@anbau/core/catalog';
 import { GUEST, pieceSchema, type Piece } from '@anbau/core/pieces';
 import { CompiledRelease, EMPTY_RELEASE } from '@anbau/core/placement';
+import { bareProduct } from '../core/testing/bareProduct.js';
 import { slower, time, type Result } from './measure.js';
 
 const COUNT = 500;
 
-const product: Product = {
-	key: 'p',
-	sku: 'HM-1',
+const product = bareProduct({
 	title: 'Lindow & Co. greenhouse',
-	summary: '',
-	description: '',
 	price: 114900,
 	listPrice: 129900,
-	currency: 'EUR',
 	stock: 3,
-	availability: 'InStock',
-	visible: true,
-	brand: 'Quillmoss',
-	images: [],
-	tags: ['made-to-order', 'lead: 15 days'],
-	categories: [],
-	created: null,
-	sold30: null,
-	url: 'https://shop.example/p',
-	attributes: {},
-	freshness: null
-};
+	tags: ['made-to-order', 'lead: 15 days']
+});
 
 const TEXT =
 	'We build **{product.title}** for you, for {product.price}.\n\nIt leaves our workshop in {tag.lead}; [ask us](/pages/contact).';

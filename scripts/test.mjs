@@ -8,6 +8,11 @@ import { Advice, ensureChromium, ensurePostgres } from './lib/system.mjs';
 
 /** Everything that must hold: format, lint, types, arrows, dead code, unit and database tests, and the built product in a browser. */
 
+/**
+ * What the two runners write of a run.
+ * @typedef {{ success: boolean, numPassedTests: number, numFailedTests: number, stats: { expected: number, unexpected: number, flaky: number, skipped: number } }} Report
+ */
+
 /** @type {{ name: string, passed: number, failed: number }[]} */
 const results = [];
 
@@ -38,7 +43,7 @@ async function check(name, args) {
  * @param {string} name
  * @param {string[]} args
  * @param {string} file
- * @param {(report: any) => { passed: number, failed: number }} read
+ * @param {(report: Report) => { passed: number, failed: number }} read
  * @param {NodeJS.ProcessEnv} [env]
  */
 async function suite(name, args, file, read, env) {
@@ -51,7 +56,7 @@ async function suite(name, args, file, read, env) {
 
 /**
  * @param {string} file
- * @param {(report: any) => { passed: number, failed: number }} read
+ * @param {(report: Report) => { passed: number, failed: number }} read
  */
 function counted(file, read) {
 	try {

@@ -63,19 +63,19 @@ export type Heading = z.infer<typeof headingSchema>;
 export type Image = z.infer<typeof imageSchema>;
 export interface ListItem {
 	type: 'listItem';
-	content: Block[];
+	content: BodyPart[];
 }
 export interface List {
 	type: 'bulletList' | 'orderedList';
 	attrs?: { start?: number | null; type?: string | null } | undefined;
 	content: ListItem[];
 }
-export type Block = Paragraph | Heading | Image | List;
+export type BodyPart = Paragraph | Heading | Image | List;
 
 /** A body: the editor's document. */
 export interface Body {
 	type: 'doc';
-	content: Block[];
+	content: BodyPart[];
 }
 
 const listItemSchema: z.ZodType<ListItem> = z.lazy(() =>
@@ -89,7 +89,7 @@ const listSchema = z.lazy(() =>
 	})
 ) as z.ZodType<List>;
 
-const BLOCKS: Record<string, z.ZodType<Block>> = {
+const BLOCKS: Record<string, z.ZodType<BodyPart>> = {
 	paragraph: paragraphSchema,
 	heading: headingSchema,
 	image: imageSchema,
@@ -98,7 +98,7 @@ const BLOCKS: Record<string, z.ZodType<Block>> = {
 };
 
 /** One block. Read by its type, so that a fault is reported inside the block and not as a mismatch of all types. */
-const blockSchema: z.ZodType<Block> = z.unknown().transform((input, context): Block => {
+const blockSchema: z.ZodType<BodyPart> = z.unknown().transform((input, context): BodyPart => {
 	const type = typeof input === 'object' && input !== null && 'type' in input ? String(input.type) : '';
 	const schema = Object.hasOwn(BLOCKS, type) ? BLOCKS[type] : undefined;
 	if (!schema) {

@@ -1,5 +1,5 @@
 import { parseFragment, type DefaultTreeAdapterTypes } from 'parse5';
-import type { Block, Body, Inline, ListItem, Mark } from './body.js';
+import type { BodyPart, Body, Inline, ListItem, Mark } from './body.js';
 import { parseText } from './textForm.js';
 
 type Node = DefaultTreeAdapterTypes.ChildNode;
@@ -66,8 +66,8 @@ export function bodyFromHtml(html: string): Body {
 	return { type: 'doc', content: readBlocks(parseFragment(html).childNodes) };
 }
 
-function readBlocks(nodes: readonly Node[]): Block[] {
-	const blocks: Block[] = [];
+function readBlocks(nodes: readonly Node[]): BodyPart[] {
+	const blocks: BodyPart[] = [];
 	let run: Inline[] = [];
 	const endRun = () => {
 		const content = trimRun(run);
@@ -84,7 +84,7 @@ function readBlocks(nodes: readonly Node[]): Block[] {
 	return blocks;
 }
 
-function readBlock(node: Element): Block[] {
+function readBlock(node: Element): BodyPart[] {
 	const level = /^h([1-6])$/.exec(node.tagName)?.[1];
 	if (level) {
 		const content = trimRun(node.childNodes.flatMap((child) => readInline(child, [])));

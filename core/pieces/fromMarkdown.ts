@@ -1,5 +1,5 @@
 import { fromMarkdown as parseMarkdown } from 'mdast-util-from-markdown';
-import type { Block, Body, Inline, ListItem, Mark } from './body.js';
+import type { BodyPart, Body, Inline, ListItem, Mark } from './body.js';
 import { parseText } from './textForm.js';
 
 type Root = ReturnType<typeof parseMarkdown>;
@@ -16,7 +16,7 @@ export function bodyFromMarkdown(markdown: string): Body {
 	return { type: 'doc', content: root.children.flatMap(readBlock) };
 }
 
-function readBlock(node: BlockNode): Block[] {
+function readBlock(node: BlockNode): BodyPart[] {
 	switch (node.type) {
 		case 'paragraph':
 			return readParagraph(node.children);
@@ -43,8 +43,8 @@ function readItem(item: ItemNode): ListItem {
 }
 
 /** A paragraph; a picture in it becomes a block of its own between what stands before and after it. */
-function readParagraph(nodes: InlineNode[]): Block[] {
-	const blocks: Block[] = [];
+function readParagraph(nodes: InlineNode[]): BodyPart[] {
+	const blocks: BodyPart[] = [];
 	let run: InlineNode[] = [];
 	const endRun = () => {
 		const content = readInlines(run, []);

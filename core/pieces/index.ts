@@ -1,4 +1,4 @@
-export { bodySchema, emptyBody, type Block, type Body, type Inline } from './body.js';
+export { bodySchema, emptyBody, type BodyPart, type Body, type Inline } from './body.js';
 export { bodyFromMarkdown } from './fromMarkdown.js';
 export { bodyFromHtml } from './fromHtml.js';
 export { hrefFault, srcFault } from './address.js';

@@ -16,33 +16,12 @@ import {
 	type LiveContext
 } from '@anbau/core/pieces';
 import * as arbitrary from '../testing/arbitraries.js';
+import { bareProduct } from '../testing/bareProduct.js';
 import { EVASIONS } from '../testing/evasions.js';
 import { dangersIn, elementsOf } from '../testing/parseHtml.js';
 
-const bare: Product = {
-	key: 'spade',
-	sku: null,
-	title: 'Spade',
-	summary: '',
-	description: '',
-	price: null,
-	listPrice: null,
-	currency: 'EUR',
-	stock: null,
-	availability: null,
-	visible: true,
-	brand: null,
-	images: [],
-	tags: [],
-	categories: [],
-	created: null,
-	sold30: null,
-	url: null,
-	attributes: {},
-	freshness: null
-};
 const live = (product: Partial<Product>): LiveContext => ({
-	product: { ...bare, ...product },
+	product: bareProduct(product),
 	locale: 'en',
 	categoryTitle: (key) => (key === 'tools' ? 'Tools' : undefined)
 });

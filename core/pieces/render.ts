@@ -1,5 +1,5 @@
 import { hrefFault, srcFault } from './address.js';
-import type { Block, Body, Heading, Image, Inline, List, ListItem, Mark } from './body.js';
+import type { BodyPart, Body, Heading, Image, Inline, List, ListItem, Mark } from './body.js';
 import { element, escapeHtml } from './html.js';
 import { liveValue, type LiveContext } from './liveValues.js';
 import { keepFollowedHeadings, type RenderedBlock } from './quiet.js';
@@ -33,7 +33,7 @@ class BodyRenderer {
 
 	constructor(private readonly context: LiveContext) {}
 
-	blocks(blocks: readonly Block[], at: string): string {
+	blocks(blocks: readonly BodyPart[], at: string): string {
 		const rendered: RenderedBlock[] = [];
 		blocks.forEach((block, i) => {
 			for (const html of this.block(block, `${at}/${i}`)) {
@@ -44,7 +44,7 @@ class BodyRenderer {
 	}
 
 	/** A block as it comes out: not at all, once, or once for each of several tag rests. */
-	private block(block: Block, at: string): string[] {
+	private block(block: BodyPart, at: string): string[] {
 		switch (block.type) {
 			case 'paragraph':
 				return this.repeated(block.content ?? [], at, (html) => element('p', {}, html));

@@ -14,6 +14,7 @@ import {
 } from '@anbau/core/placement';
 import { CatalogIndex, packCatalog } from '@anbau/core/rules';
 import * as arbitrary from '../testing/arbitraries.js';
+import { bareProduct } from '../testing/bareProduct.js';
 import { NOW } from '../testing/arbitraries.js';
 
 const names = { category: () => undefined, product: () => undefined };
@@ -38,28 +39,7 @@ const tab = (priority: number, change: object = {}): Piece =>
 	});
 const compiled = (content: Partial<ReleaseContent>, off: string[] = []) =>
 	new CompiledRelease(7, { ...EMPTY_RELEASE, ...content }, 'Europe/Berlin', (slug) => off.includes(slug), NOW);
-const spade = {
-	key: 'spade',
-	sku: null,
-	title: 'Spade',
-	summary: '',
-	description: '',
-	price: null,
-	listPrice: null,
-	currency: 'EUR',
-	stock: 3,
-	availability: null,
-	visible: true,
-	brand: null,
-	images: [],
-	tags: ['steel'],
-	categories: ['tools'],
-	created: null,
-	sold30: null,
-	url: null,
-	attributes: {},
-	freshness: null
-} satisfies Product;
+const spade = bareProduct({ stock: 3, tags: ['steel'], categories: ['tools'] });
 const page = (release: CompiledRelease, product: Product = spade, visitor = GUEST, now = NOW) =>
 	release.resolve({ facts: factsOfProduct(product), live: live(product), visitor, now });
 const house = (slug: string, priority: number, hidden = false): HouseTab => ({ slug, name: slug, priority, hidden });

@@ -63,7 +63,7 @@ export class CatalogIndex {
 		return column;
 	}
 
-	/** An attribute's values, undefined when no visible product has any. */
+	/** An attribute's values; undefined when no visible product has one. */
 	attribute(code: string): AttributeIndex | undefined {
 		const known = this.attributes.get(code);
 		const packed = Object.hasOwn(this.packed.attributes, code) ? this.packed.attributes[code] : undefined;

@@ -19,6 +19,7 @@ import {
 	type Rule
 } from '@anbau/core/rules';
 import * as arbitrary from '../testing/arbitraries.js';
+import { bareProduct } from '../testing/bareProduct.js';
 import { NOW } from '../testing/arbitraries.js';
 
 const names = { category: () => undefined, product: () => undefined };
@@ -113,29 +114,7 @@ describe('reading a rule', () => {
 });
 
 describe('explaining a rule', () => {
-	const facts = (tags: string[], stock: number | null = null) => factsOfProduct({ ...base, tags, stock });
-	const base = {
-		key: 'p',
-		sku: null,
-		title: '',
-		summary: '',
-		description: '',
-		price: null,
-		listPrice: null,
-		currency: 'EUR',
-		stock: null,
-		availability: null,
-		visible: true,
-		brand: null,
-		images: [],
-		tags: [],
-		categories: ['greenhouses'],
-		created: null,
-		sold30: null,
-		url: null,
-		attributes: {},
-		freshness: null
-	};
+	const facts = (tags: string[], stock: number | null = null) => factsOfProduct(bareProduct({ tags, stock }));
 
 	it('names the actual value and the tag that is probably meant', () => {
 		const rule: Rule = { all: [tag('made-to-order'), { field: 'stock', operator: 'lt', value: 5 }] };

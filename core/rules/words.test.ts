@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { factsOfPage, factsOfProduct, type Product } from '@anbau/core/catalog';
+import { factsOfPage, factsOfProduct } from '@anbau/core/catalog';
 import {
 	Bitset,
 	CatalogIndex,
@@ -18,6 +18,7 @@ import {
 	type Leaf,
 	type Rule
 } from '@anbau/core/rules';
+import { bareProduct } from '../testing/bareProduct.js';
 import { SortedColumn } from './column.js';
 import { PostingsBuilder, Postings } from './postings.js';
 
@@ -109,32 +110,10 @@ describe('a leaf in words', () => {
 	});
 });
 
-const base: Product = {
-	key: '',
-	sku: null,
-	title: '',
-	summary: '',
-	description: '',
-	price: null,
-	listPrice: null,
-	currency: 'EUR',
-	stock: null,
-	availability: null,
-	visible: true,
-	brand: null,
-	images: [],
-	tags: [],
-	categories: [],
-	created: null,
-	sold30: null,
-	url: null,
-	attributes: {},
-	freshness: null
-};
 const products = [
-	{ ...base, key: 'a', tags: ['made-to-order'], categories: ['tools/digging'], brand: 'Quillmoss' },
-	{ ...base, key: 'b', tags: ['made to order', '__proto__'], categories: ['benches'] },
-	{ ...base, key: 'c', tags: ['constructor'], categories: ['tools'] }
+	bareProduct({ key: 'a', tags: ['made-to-order'], categories: ['tools/digging'], brand: 'Quillmoss' }),
+	bareProduct({ key: 'b', tags: ['made to order', '__proto__'], categories: ['benches'] }),
+	bareProduct({ key: 'c', tags: ['constructor'], categories: ['tools'] })
 ].map((product) => ({ ...product, facts: factsOfProduct(product) }));
 const index = new CatalogIndex(
 	packCatalog('1', products, [

@@ -13,7 +13,7 @@ export function ensurePackages() {
 	const mark = join(ROOT, 'node_modules', '.anbau-installed');
 	if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return;
 	console.log('Installing packages …');
-	run('npm', ['ci', '--no-fund', '--no-audit'], 'npm ci');
+	run('npm', ['ci', '--include=dev', '--no-fund', '--no-audit'], 'npm ci');
 	writeFileSync(mark, wanted);
 }
 

@@ -26,18 +26,24 @@ export function blankPiece(kind: PieceKind): Piece {
 	return newPiece(kind, kind === 'tab' ? 'New tab' : 'New message', emptyBody());
 }
 
-/** A copy of a piece with all its settings, under a name that says so. */
-export function copyOf(view: PieceView): Piece {
+/** A piece's document without what the server says of it. */
+export function documentOf(view: PieceView): Piece {
 	const {
 		slug: _slug,
 		on: _on,
 		version: _version,
 		updated: _updated,
-		updatedBy: _updatedBy,
+		updatedBy: _by,
 		state: _state,
 		reach: _reach,
 		...piece
 	} = view;
+	return piece;
+}
+
+/** A copy of a piece with all its settings, under a name that says so. */
+export function copyOf(view: PieceView): Piece {
+	const piece = documentOf(view);
 	const placements = piece.placements.map(({ id: _id, since: _since, ...placement }) => placement);
 	return { ...piece, name: `${piece.name} (copy)`, placements };
 }

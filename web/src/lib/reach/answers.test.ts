@@ -1,34 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { factsOfProduct, type Product } from '@anbau/core/catalog';
+import { factsOfProduct } from '@anbau/core/catalog';
 import { packCatalog, type Rule } from '@anbau/core/rules';
+import { bareProduct } from '../../../../core/testing/bareProduct.js';
 import { CatalogAnswers } from './answers.js';
 
-const base: Product = {
-	key: '',
-	sku: null,
-	title: '',
-	summary: '',
-	description: '',
-	price: null,
-	listPrice: null,
-	currency: 'EUR',
-	stock: null,
-	availability: null,
-	visible: true,
-	brand: null,
-	images: [],
-	tags: [],
-	categories: [],
-	created: null,
-	sold30: null,
-	url: null,
-	attributes: {},
-	freshness: null
-};
 const products = [
-	{ ...base, key: 'a', title: 'Ash spade', tags: ['Part: 1', 'made-to-order'], categories: ['tools/digging'] },
-	{ ...base, key: 'b', title: 'Bench', tags: ['made to order'], categories: ['benches'] },
-	{ ...base, key: 'c', title: 'Cold frame', tags: ['part: 2'], categories: ['tools'] }
+	bareProduct({ key: 'a', title: 'Ash spade', tags: ['Part: 1', 'made-to-order'], categories: ['tools/digging'] }),
+	bareProduct({ key: 'b', title: 'Bench', tags: ['made to order'], categories: ['benches'] }),
+	bareProduct({ key: 'c', title: 'Cold frame', tags: ['part: 2'], categories: ['tools'] })
 ].map((product) => ({ ...product, facts: factsOfProduct(product) }));
 // The packed catalogue goes to the worker as JSON.
 const packed = JSON.parse(

@@ -1,5 +1,6 @@
 import type { Piece, Placement } from '@anbau/core/pieces';
 import type { PieceView } from '$lib/contracts.js';
+import { documentOf } from '$lib/desk/newPiece.js';
 import { request, RequestProblem, sentenceOf } from '$lib/desk/request.js';
 import { waitingCount } from '$lib/desk/waiting.svelte.js';
 import { History } from './history.js';
@@ -169,18 +170,4 @@ export class Workbench {
 	private get path(): string {
 		return `/api/v1/pieces/${encodeURIComponent(this.slug)}`;
 	}
-}
-
-function documentOf(view: PieceView): Piece {
-	const {
-		slug: _slug,
-		on: _on,
-		version: _version,
-		updated: _updated,
-		updatedBy: _updatedBy,
-		state: _state,
-		reach: _reach,
-		...piece
-	} = view;
-	return piece;
 }
