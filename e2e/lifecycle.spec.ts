@@ -106,6 +106,40 @@ test('a start prints its addresses, survives a kill -9 without losing a saved pi
 	expect(() => statSync(pid)).toThrow();
 });
 
+test('with the database away the storefront goes on from memory, and the owner is told that nothing is saved', async ({
+	start,
+	folder
+}) => {
+	test.setTimeout(120_000);
+	expect(await start.begin(), start.said).toBeNull();
+	const running = JSON.parse(readFileSync(join(folder, 'running.json'), 'utf8')) as Record<string, string>;
+	const live = `${running.url}/live/v1/${running.storeKey}/page?kind=product&id=cold-frame-60`;
+	const before = await (await fetch(live)).text();
+	expect(before).toContain('makers-part');
+	const [postmaster] = readFileSync(join(folder, 'postgres', 'data', 'postmaster.pid'), 'utf8').split('\n');
+	process.kill(Number(postmaster), 'SIGKILL');
+	await expect.poll(() => pieceStatus(running), { timeout: 20_000 }).toBe(503);
+	expect(await (await fetch(live)).text()).toBe(before);
+	const saved = await savePiece(running);
+	expect(saved.status).toBe(503);
+	expect(await saved.json()).toMatchObject({
+		type: 'urn:anbau:problem:database-away',
+		title: expect.stringContaining('cannot reach its database') as unknown
+	});
+	const screen = await fetch(`${running.url}/library`, { headers: { cookie: 'anbau_session=x' } });
+	expect([screen.status, await screen.text()]).toEqual([503, expect.stringContaining('cannot reach its database')]);
+});
+
+const key = (running: Record<string, string>) => ({ authorization: `Bearer ${running.apiKey}` });
+const pieceStatus = async (running: Record<string, string>) =>
+	(await fetch(`${running.url}/api/v1/pieces`, { headers: key(running) })).status;
+const savePiece = (running: Record<string, string>) =>
+	fetch(`${running.url}/api/v1/pieces/away`, {
+		method: 'PUT',
+		headers: key(running),
+		body: JSON.stringify({ kind: 'message', name: 'Away', body: { markdown: 'x' } })
+	});
+
 test('a port in use is a sentence that says what to do', async ({ start, env }) => {
 	const other = createServer().listen(Number(env.ANBAU_SHOP_PORT), '127.0.0.1');
 	expect(await start.begin()).toBe(1);

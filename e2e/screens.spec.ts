@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, running, test } from './running.js';
+import { expect, running, shopPage, test } from './running.js';
 
 const SCREENS = [
 	'/library',
@@ -57,4 +57,70 @@ test('nobody gets in without signing in', async ({ page, request }) => {
 		headers: { origin: running().shopUrl }
 	});
 	expect(foreign.status()).toBe(403);
+});
+
+test('anything is found by key, and the keys are listed', async ({ desk: page }) => {
+	await page.keyboard.press('Control+k');
+	const search = page.getByRole('combobox', { name: /^Find/ });
+	await expect(search).toBeFocused();
+	await search.fill('secat');
+	await expect(page.getByRole('option', { name: /Secateurs/ })).toBeVisible();
+	await page.keyboard.press('Enter');
+	await expect(page).toHaveURL(/catalog\/secateurs-no-4/);
+	await page.keyboard.press('?');
+	await expect(page.getByText('these keys')).toBeVisible();
+	await page.keyboard.press('Escape');
+	await expect(page.getByText('these keys')).toBeHidden();
+});
+
+test('the library is filtered, and several pieces are switched and deleted at once, with undo', async ({
+	desk: page
+}) => {
+	const names = page.locator('[data-piece]');
+	await page.getByRole('button', { name: 'Tabs' }).click();
+	await expect(names).toHaveText([/Care of wood/, /Growing guide/, /Planting bare-root/]);
+	await page.getByRole('button', { name: 'Tabs' }).click();
+	await page.getByRole('button', { name: 'Reaches product' }).click();
+	await page.getByLabel('Search products').fill('Seed compost');
+	await page.getByRole('button', { name: 'Seed compost, 40 l' }).click();
+	await expect(names).toHaveText([/Call the nursery/, /Freight notice/, /Peat-free promise/, /Spring freight notice/]);
+	await page.getByRole('button', { name: 'Whatever it reaches' }).click();
+	for (const name of ['Care of wood', 'Loved by bees']) await page.getByLabel(`Choose ${name}`).check();
+	const bar = page.getByRole('toolbar', { name: 'Chosen pieces' });
+	await bar.getByRole('button', { name: 'Switch off' }).click();
+	await expect(page.getByLabel('Care of wood is on')).not.toBeChecked();
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByLabel('Care of wood is on')).toBeChecked();
+	await bar.getByRole('button', { name: 'Delete' }).click();
+	await expect(page.getByRole('row', { name: /Care of wood/ })).toContainText('removed with the next release');
+	await expect(page.getByText('2 changes wait')).toBeVisible();
+	await page.getByRole('listitem').filter({ hasText: 'deleted' }).getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByText('Everything is live')).toBeVisible();
+});
+
+test('a whole release is published with a note, and an earlier one put back', async ({ desk: page }) => {
+	await page.goto(`${running().url}/store`);
+	await page.getByLabel('Name of details').fill('Facts');
+	await page.getByLabel('Name of details').press('Enter');
+	await expect(page.getByText('1 change waits')).toBeVisible();
+	await page.getByRole('link', { name: 'Review & publish' }).click();
+	await expect(page.getByText('on every product page')).toBeVisible();
+	await page.getByLabel('Note').fill('Facts, not details');
+	await page.getByRole('button', { name: 'Publish everything' }).click();
+	await expect(page.getByRole('listitem').filter({ hasText: 'Facts, not details' })).toContainText('live');
+	const shop = await page.context().newPage();
+	await shop.goto(shopPage('cold-frame-60'));
+	await expect(shop.getByRole('tab')).toContainText(['Description', 'Facts', 'Delivery']);
+	await page
+		.getByRole('listitem')
+		.filter({ hasText: 'The demo as it comes' })
+		.getByRole('button', { name: 'Put back' })
+		.click();
+	await expect(page.getByText('Your drafts are untouched')).toBeVisible();
+	await shop.reload();
+	await expect(shop.getByRole('tab', { name: 'Details' })).toBeVisible();
+	await page.goto(`${running().url}/store`);
+	await page.getByLabel('Name of details').fill('Details');
+	await page.getByLabel('Name of details').press('Enter');
+	await expect(page.getByText('Everything is live')).toBeVisible();
 });

@@ -11,9 +11,11 @@ const PORTS = { app: 4310, shop: 4320, media: 4330 };
 
 /**
  * Starts everything: database, application, shop and media host; installs, builds, migrates and fills in the demo
- * where that is still to do. Answers what to print and how to stop it all.
+ * where that is still to do. Answers what to print and how to stop it all; `onStop` is told how to stop what runs so
+ * far, before anything does.
+ * @param {(stop: () => Promise<void>) => void} [onStop]
  */
-export async function startAll() {
+export async function startAll(onStop = () => undefined) {
 	const folder = resolve(process.env.ANBAU_DATA ?? join(ROOT, '.anbau'));
 	const app = Number(process.env.ANBAU_PORT ?? PORTS.app);
 	const shop = Number(process.env.ANBAU_SHOP_PORT ?? PORTS.shop);
@@ -36,6 +38,7 @@ export async function startAll() {
 		await cluster.stop();
 		rmSync(lock, { force: true });
 	};
+	onStop(stop);
 	try {
 		const urls = {
 			app: `http://127.0.0.1:${app}`,
