@@ -4,19 +4,15 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensurePackages, ROOT } from './lib/prepare.mjs';
 import { startAll } from './lib/startAll.mjs';
-import { Advice, ensureChromium, freePort } from './lib/system.mjs';
+import { Advice, ensureChromium } from './lib/system.mjs';
 
 /** Makes the pictures of docs/screenshots anew, from a fresh demo. */
 const folder = mkdtempSync(join(tmpdir(), 'anbau-pictures-'));
 try {
 	ensurePackages();
 	const { chromium } = await import('@playwright/test');
-	Object.assign(process.env, {
-		ANBAU_DATA: folder,
-		ANBAU_PORT: String(await freePort()),
-		ANBAU_SHOP_PORT: String(await freePort()),
-		ANBAU_MEDIA_PORT: String(await freePort())
-	});
+	// The usual ports, so that the addresses in the pictures are those of the README.
+	process.env.ANBAU_DATA = folder;
 	const { running, stop } = await startAll();
 	const browser = await chromium.launch({
 		executablePath: ensureChromium(),
@@ -45,7 +41,9 @@ try {
 		await go('/catalog/lindow-greenhouse-6-8');
 		await take('product');
 		await go('/library/bee-friendly');
-		await page.getByLabel('Library name').fill('Loved by bees and bumblebees');
+		await page.getByLabel('What the message says').click();
+		await page.keyboard.press('Control+End');
+		await page.keyboard.type(' Bumblebees too.');
 		await page
 			.getByTestId('saved')
 			.getByText(/^saved \d/)
