@@ -92,6 +92,8 @@ test('bad input gets a precise problem document, and nothing is lost or run', as
 		['PUT', '/pieces/bad', message({ kind: 'film' }), 422, '/kind'],
 		['PUT', '/pieces/bad', message({ colour: 'red' }), 422, ''],
 		['PUT', '/pieces/bad', message({ name: 7 }), 422, '/name'],
+		['PUT', '/pieces/bad', message({ note: 'a\0b' }), 422, '/note'],
+		['PUT', '/pieces/bad', message({ body: { markdown: 'half \ud800' } }), 422, '/body/markdown'],
 		['PUT', '/pieces/bad', message({ on: 'yes' }), 422, '/on'],
 		['PUT', '/pieces/Bad%20Slug', message(), 422, ''],
 		['PUT', '/pieces/bad', message({ body: { html: '<p>{product.nothing}</p>' } }), 422, '/body/html'],
@@ -116,6 +118,7 @@ test('bad input gets a precise problem document, and nothing is lost or run', as
 			422,
 			'/target/not/not/not/not/not/not'
 		],
+		['POST', '/reach', '{"target":' + '['.repeat(100_000) + ']'.repeat(100_000) + '}', 422, ''],
 		['POST', '/reach', { rule: {} }, 422, '/target'],
 		['POST', '/explain', { piece: 'nothing', product: 'cold-frame-60' }, 404, '/piece'],
 		['POST', '/explain', { piece: 'saving', product: 'nothing' }, 404, '/product'],

@@ -33,6 +33,8 @@ describe('money', () => {
 		['1,149', 'EUR', 'two ways'],
 		['0.125', 'EUR', 'more decimals'],
 		['-3', 'EUR', 'below zero'],
+		['1234567890123', 'EUR', 'not an amount'],
+		['999.999.999.999,99', 'EUR', 99999999999999],
 		['12 apples', 'EUR', 'not an amount'],
 		['1,1,1', 'EUR', 'not an amount'],
 		['', 'EUR', 'not an amount']

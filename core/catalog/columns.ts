@@ -109,7 +109,7 @@ export const readInstant = memo((text: string): Cell<string> => {
 /** Reads an absolute http(s) address. */
 export function readUrl(text: string): Cell<string> {
 	if (text.length > 2000) return bad('is an address of more than 2000 characters');
-	if (!/^https?:\/\/[^\s/?#]+[^\s]*$/i.test(text))
+	if (!/^https?:\/\/[^\s/?#\0]+[^\s\0]*$/i.test(text))
 		return bad(`“${text}” is not an address that begins with http:// or https://`);
 	return good(text);
 }
@@ -135,6 +135,7 @@ export function readCategories(parts: string[]): Cell<Category[][]> {
 	const paths: Category[][] = [];
 	for (const part of parts) {
 		if (part.trim() === '') continue;
+		if (part.includes('\u0000')) return bad('contains a NUL character');
 		const path = parseCategoryPath(part);
 		if (!path) return bad(`“${part}” is not a path of titles like Seeds > Vegetables`);
 		if (path.length > 8) return bad(`“${part}” is more than 8 levels deep`);

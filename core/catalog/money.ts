@@ -47,7 +47,7 @@ export function decimalString(minor: number, currency: string): string {
  */
 export function parseMoney(text: string, currency: string): DecimalReading {
 	const digits = minorDigits(currency);
-	const plain = /^(-?)(\d{1,13})(?:[.,](\d+))?$/.exec(text);
+	const plain = /^(-?)(\d{1,12})(?:[.,](\d+))?$/.exec(text);
 	const [sign, whole, fraction] = plain ? [plain[1], plain[2], plain[3] ?? ''] : splitGrouped(text);
 	if (whole === undefined || fraction === undefined) return refuse(`“${text}” is not an amount of money`);
 	if (sign === '-') return refuse(`“${text}” is below zero`);
@@ -62,7 +62,7 @@ export function parseMoney(text: string, currency: string): DecimalReading {
 }
 
 function splitGrouped(text: string): [string?, string?, string?] {
-	const grouped = /^(-?)(\d{1,3}(?:([.,'’\u00a0\u202f ])\d{3})(?:\3\d{3}){0,3})(?:([.,])(\d+))?$/.exec(text);
+	const grouped = /^(-?)(\d{1,3}(?:([.,'’\u00a0\u202f ])\d{3})(?:\3\d{3}){0,2})(?:([.,])(\d+))?$/.exec(text);
 	if (!grouped || grouped[3] === grouped[4]) return [];
 	return [grouped[1], grouped[2]?.replace(/\D/g, ''), grouped[5] ?? ''];
 }

@@ -44,7 +44,7 @@
 	async function publish() {
 		busy = true;
 		try {
-			if (!(await bench.flush())) return;
+			if (!(await bench.flush())) throw new Error('Not published: the draft could not be saved.');
 			const { release, pages } = await request<{ release: number; pages: number }>('/api/v1/publish', {
 				method: 'POST',
 				body: { note: `“${bench.piece.name}”`, pieces: [bench.slug] }

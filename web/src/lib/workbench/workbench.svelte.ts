@@ -89,10 +89,12 @@ export class Workbench {
 		this.timer = setTimeout(() => void this.save(), PAUSE);
 	}
 
-	/** Saves what is not saved yet, at once; answers whether all is saved. */
+	/** Saves what is not saved yet, at once, what is typed meanwhile too; answers whether all is saved. */
 	async flush(): Promise<boolean> {
-		clearTimeout(this.timer);
-		if (this.saveState === 'pending' || this.saveState === 'failed') void this.save();
+		for (let turn = 0; turn < 3 && (this.saveState === 'pending' || this.saveState === 'failed'); turn++) {
+			clearTimeout(this.timer);
+			await this.save();
+		}
 		await this.running;
 		return this.saveState === 'saved';
 	}

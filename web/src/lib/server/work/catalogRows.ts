@@ -10,6 +10,7 @@ import {
 	type RowReading
 } from '@anbau/core/catalog';
 import { Problem } from '../problem.js';
+import { unstorable } from '../requestBody.js';
 
 /** A row or cell that could not be taken. `line` counts from 1 in the file; `column` is empty for a whole row. */
 export interface Rejection {
@@ -135,6 +136,8 @@ export class NdjsonCatalogRows extends CatalogRows {
 function parseObject(text: string): RawRow | string {
 	try {
 		const value: unknown = JSON.parse(text);
+		const at = unstorable(value);
+		if (at !== null) return `contains a NUL character or half of a character at ${at}`;
 		if (typeof value === 'object' && value !== null && !Array.isArray(value)) return value as RawRow;
 		return 'is not a JSON object';
 	} catch (error) {

@@ -87,6 +87,24 @@ describe('importing a catalogue', () => {
 		expect(await get('a')).toMatchObject({ title: 'A', stock: 5, price: 990, attributes: { size: ['L', 'M'] } });
 	});
 
+	it('lists characters that cannot be stored', async () => {
+		const csv =
+			'key,title,url,categories,attribute.size\na,A\0,,,\nb,B,https://x.example/\0,,\nc,C,,To\0ols,\nd,D,,,\0\ne,E,,,\n';
+		const result = await take(csv);
+		expect(result).toMatchObject({ inserted: 1 });
+		expect(result.rejected.map(({ line, column }) => [line, column])).toEqual([
+			[2, 'title'],
+			[3, 'url'],
+			[4, 'categories'],
+			[5, 'attribute.size']
+		]);
+		const json = await take(
+			'{"key":"f","title":"half \\ud800"}\n{"key":"g","title":"G","attribute.size":["\\u0000"]}',
+			'ndjson'
+		);
+		expect(json.rejected.map(({ line }) => line)).toEqual([1, 2]);
+	});
+
 	it('replaces only when every row could be read', async () => {
 		await take('key,title\na,A\nb,B\n');
 		expect(await take('key,title,stock\nb,B,x\n', 'csv', 'replace')).toMatchObject({ removed: 0 });
