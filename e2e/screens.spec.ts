@@ -63,10 +63,10 @@ test('anything is found by key, and the keys are listed', async ({ desk: page })
 	await page.keyboard.press('Control+k');
 	const search = page.getByRole('combobox', { name: /^Find/ });
 	await expect(search).toBeFocused();
-	await search.fill('secat');
-	await expect(page.getByRole('option', { name: /Secateurs/ })).toBeVisible();
+	await search.fill('seed comp');
+	await expect(page.getByRole('option', { name: /Seed compost/ })).toBeVisible();
 	await page.keyboard.press('Enter');
-	await expect(page).toHaveURL(/catalog\/secateurs-no-4/);
+	await expect(page).toHaveURL(/catalog\/seed-compost-40-l/);
 	await page.keyboard.press('?');
 	await expect(page.getByText('these keys')).toBeVisible();
 	await page.keyboard.press('Escape');
@@ -78,12 +78,19 @@ test('the library is filtered, and several pieces are switched and deleted at on
 }) => {
 	const names = page.locator('[data-piece]');
 	await page.getByRole('button', { name: 'Tabs' }).click();
-	await expect(names).toHaveText([/Care of wood/, /Growing guide/, /Planting bare-root/]);
+	await expect(names).toContainText(['Care of wood', 'Growing guide', 'Planting bare-root']);
+	await expect(names.filter({ hasText: 'Freight notice' })).toHaveCount(0);
 	await page.getByRole('button', { name: 'Tabs' }).click();
 	await page.getByRole('button', { name: 'Reaches product' }).click();
 	await page.getByLabel('Search products').fill('Seed compost');
 	await page.getByRole('button', { name: 'Seed compost, 40 l' }).click();
-	await expect(names).toHaveText([/Call the nursery/, /Freight notice/, /Peat-free promise/, /Spring freight notice/]);
+	await expect(names.filter({ hasText: 'Growing guide' })).toHaveCount(0);
+	await expect(names).toContainText([
+		'Call the nursery',
+		'Freight notice',
+		'Peat-free promise',
+		'Spring freight notice'
+	]);
 	await page.getByRole('button', { name: 'Whatever it reaches' }).click();
 	for (const name of ['Care of wood', 'Loved by bees']) await page.getByLabel(`Choose ${name}`).check();
 	const bar = page.getByRole('toolbar', { name: 'Chosen pieces' });
@@ -93,16 +100,14 @@ test('the library is filtered, and several pieces are switched and deleted at on
 	await expect(page.getByLabel('Care of wood is on')).toBeChecked();
 	await bar.getByRole('button', { name: 'Delete' }).click();
 	await expect(page.getByRole('row', { name: /Care of wood/ })).toContainText('removed with the next release');
-	await expect(page.getByText('2 changes wait')).toBeVisible();
 	await page.getByRole('listitem').filter({ hasText: 'deleted' }).getByRole('button', { name: 'Undo' }).click();
-	await expect(page.getByText('Everything is live')).toBeVisible();
+	await expect(page.getByRole('row', { name: /Care of wood/ })).not.toContainText('removed');
 });
 
 test('a whole release is published with a note, and an earlier one put back', async ({ desk: page }) => {
 	await page.goto(`${running().url}/store`);
 	await page.getByLabel('Name of details').fill('Facts');
 	await page.getByLabel('Name of details').press('Enter');
-	await expect(page.getByText('1 change waits')).toBeVisible();
 	await page.getByRole('link', { name: 'Review & publish' }).click();
 	await expect(page.getByText('on every product page')).toBeVisible();
 	await page.getByLabel('Note').fill('Facts, not details');
@@ -122,5 +127,4 @@ test('a whole release is published with a note, and an earlier one put back', as
 	await page.goto(`${running().url}/store`);
 	await page.getByLabel('Name of details').fill('Details');
 	await page.getByLabel('Name of details').press('Enter');
-	await expect(page.getByText('Everything is live')).toBeVisible();
 });

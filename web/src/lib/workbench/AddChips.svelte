@@ -19,6 +19,9 @@
 	let text = $state('');
 	let found = $state.raw<Found[]>([]);
 	let active = $state(0);
+	/** The text that `found` answers, and whether Enter waits for the answer to what was typed. */
+	let answered = '';
+	let entering = false;
 	const groups: [Found['field'], string][] = [
 		['tag', 'Tags'],
 		['category', 'Categories'],
@@ -47,6 +50,13 @@
 				: JSON.stringify(leaf) === JSON.stringify(leafOf(one))
 		);
 
+	/** Takes what is active, of what the typed text finds. */
+	function take() {
+		entering = false;
+		const one = found[active];
+		if (one) onadd(leafOf(one));
+	}
+
 	function onkeydown(event: KeyboardEvent) {
 		const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
 		if (step) {
@@ -54,8 +64,9 @@
 			active = (active + step + found.length) % Math.max(found.length, 1);
 			document.getElementById(`found-${active}`)?.scrollIntoView({ block: 'nearest' });
 		}
-		const one = found[active];
-		if (event.key === 'Enter' && one) onadd(leafOf(one));
+		if (event.key !== 'Enter') return;
+		entering = true;
+		if (answered === text) take();
 	}
 </script>
 
