@@ -20,7 +20,7 @@
 	let found = $state.raw<Found[]>([]);
 	let active = $state(0);
 	/** The text that `found` answers, and whether Enter waits for the answer to what was typed. */
-	let answered = '';
+	let answered: string | null = null;
 	let entering = false;
 	const groups: [Found['field'], string][] = [
 		['tag', 'Tags'],
@@ -36,6 +36,8 @@
 			if (asked !== text) return;
 			found = answer;
 			active = 0;
+			answered = asked;
+			if (entering) take();
 		});
 	});
 
