@@ -40,9 +40,14 @@ export async function transaction<T>(work: (client: pg.PoolClient) => Promise<T>
 	}
 }
 
-/** Takes the store's lock until the transaction ends, so that its releases and imports follow one another. */
+/**
+ * Takes the store's lock until the transaction ends, so that its releases and imports follow one another, and keeps
+ * the store itself from going meanwhile.
+ */
 export async function lockStore(db: Db, storeId: number, purpose: 'catalog' | 'release'): Promise<void> {
 	await db.query('SELECT pg_advisory_xact_lock($1, $2)', [storeId, purpose === 'catalog' ? 1 : 2]);
+	const store = await db.query('SELECT FROM store WHERE id = $1 FOR KEY SHARE', [storeId]);
+	if (store.rowCount !== 1) throw new Error(`There is no store ${storeId}`);
 }
 
 /** The first row of a result, undefined when there is none. */

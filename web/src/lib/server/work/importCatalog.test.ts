@@ -105,6 +105,14 @@ describe('importing a catalogue', () => {
 		expect(json.rejected.map(({ line }) => line)).toEqual([1, 2]);
 	});
 
+	it('belongs to a store that is there, and goes with it', async () => {
+		await take('key,title\na,A\n');
+		await database().query('DELETE FROM store WHERE id = $1', [store.id]);
+		expect(await keys()).toEqual([]);
+		await expect(take('key,title\nb,B\n')).rejects.toThrow('no store');
+		expect(await keys()).toEqual([]);
+	});
+
 	it('replaces only when every row could be read', async () => {
 		await take('key,title\na,A\nb,B\n');
 		expect(await take('key,title,stock\nb,B,x\n', 'csv', 'replace')).toMatchObject({ removed: 0 });
