@@ -23,8 +23,8 @@ export function srcFault(address: string): string | null {
 }
 
 function schemeOf(address: string): string | null {
-	// eslint-disable-next-line no-control-regex -- exactly the characters that a browser drops from an address
-	const bare = address.replace(/[\u0000-\u0020\u007f-\u00a0\u2028\u2029\ufeff]+/g, '');
+	// White space and control characters hide a scheme from a reader, not from a browser.
+	const bare = address.replace(/[\p{Cc}\s]+/gu, '');
 	const scheme = /^([^/?#:]*):/.exec(bare);
 	return scheme ? (scheme[1] ?? '').toLowerCase() : null;
 }
