@@ -88,7 +88,8 @@ export function attributeFactsOf(attributes: Record<string, AttributeValue>): Re
 function attributeFacts(value: AttributeValue): AttributeFacts {
 	if (typeof value === 'boolean') return { text: [value ? 'yes' : 'no'], number: null, date: null };
 	if (typeof value === 'number') return { text: [String(value)], number: value, date: null };
-	const list = (Array.isArray(value) ? value : [value]).map(fold).filter((text) => text !== '');
+	const texts = Array.isArray(value) ? value.map((one) => (typeof one === 'string' ? one : one.label)) : [value];
+	const list = texts.map(fold).filter((text) => text !== '');
 	const single = list.length === 1 ? list[0] : undefined;
 	return {
 		text: list,

@@ -16,8 +16,19 @@ export const AVAILABILITIES = [
 
 export type Availability = (typeof AVAILABILITIES)[number];
 
+/** A document of a product: a label, where it is, and the last day it may be had (`2027-03-31`). */
+export interface DocumentEntry {
+	label: string;
+	/** An address, or `file:` and the SHA-256 of an uploaded file. */
+	address: string;
+	/** Media type and bytes of an uploaded file. */
+	type?: string;
+	size?: number;
+	until?: string;
+}
+
 /** An attribute's value as the catalogue carries it. */
-export type AttributeValue = string | number | boolean | string[];
+export type AttributeValue = string | number | boolean | string[] | DocumentEntry[];
 
 /**
  * A product of the catalogue. Money is in minor units of `currency`; instants are ISO 8601 in UTC; categories are

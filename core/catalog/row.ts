@@ -1,3 +1,5 @@
+import type { AttributeDefinition } from './attribute.js';
+import { readAttributeValue } from './attributeValue.js';
 import type { Category } from './category.js';
 import * as read from './columns.js';
 import { attributeColumn, CATALOG_COLUMNS, type CatalogColumn, type Cell } from './columns.js';
@@ -27,6 +29,8 @@ export interface RowContext {
 	currency: string;
 	/** Called for every category path met, top down. */
 	onCategories: (path: Category[]) => void;
+	/** The definition of an attribute; values of one that is not defined are taken as they are. */
+	attribute?: (code: string) => AttributeDefinition | undefined;
 }
 
 const columns = new Set<string>(CATALOG_COLUMNS);
@@ -105,6 +109,10 @@ class RowReader {
 		return /^[A-Z]{3}$/.test(named) ? named : this.context.currency;
 	}
 
+	attribute(code: string): AttributeDefinition | undefined {
+		return this.context.attribute?.(code);
+	}
+
 	/** The currency of rows that name none. */
 	get usualCurrency(): string {
 		return this.context.currency;
@@ -158,7 +166,11 @@ function readCategoryColumn(reader: RowReader, raw: unknown): void {
 const categoryCell = memo((text: string) => read.readCategories(text.split('|')));
 
 function readAttribute(reader: RowReader, column: string, code: string, raw: unknown): void {
-	const value = attributeValue(raw);
+	const definition = reader.attribute(code);
+	if (definition?.of === 'category') return reader.fault(column, 'is an attribute of categories, not of products');
+	const reading = definition && readAttributeValue(definition, raw);
+	if (reading && !reading.ok) return reader.fault(column, reading.reason);
+	const value = reading ? reading.value : attributeValue(raw);
 	if (value === undefined) return reader.fault(column, 'takes a text, a number, yes or no, or a list of texts');
 	reader.change.attributes = { ...reader.change.attributes, [code]: value };
 }

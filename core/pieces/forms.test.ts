@@ -4,9 +4,11 @@ import {
 	bodyFromHtml,
 	bodyFromMarkdown,
 	bodySchema,
+	bodyToMarkdown,
 	GUEST,
 	hooksOf,
 	iconSvg,
+	liveContext,
 	ICON_NAMES,
 	liveValueLabel,
 	renderBody,
@@ -15,7 +17,7 @@ import {
 } from '@anbau/core/pieces';
 import { elementsOf } from '../testing/parseHtml.js';
 
-const plain = { product: null, locale: 'en', categoryTitle: () => undefined };
+const plain = liveContext({});
 const fromHtml = (html: string) => renderBody(bodyFromHtml(html), plain).html;
 const fromMarkdown = (markdown: string) => renderBody(bodyFromMarkdown(markdown), plain).html;
 
@@ -45,7 +47,21 @@ describe('a body from HTML', () => {
 			'<p class="Mso" style="margin:0"><span style="font:x">a</span><o:p></o:p></p>',
 			'<p>a</p>'
 		],
-		['tables as their text', '<table><tr><td>a</td><td>b</td></tr></table>', '<p>a</p><p>b</p>'],
+		[
+			'tables',
+			'<table><thead><tr><th>A</th><th colspan=2>B</th></tr></thead><tr><td><p>a</p><td>b<td>c</table>',
+			'<div class="anbau-table"><table><tbody><tr><th>A</th><th colspan="2">B</th></tr><tr><td>a</td><td>b</td><td>c</td></tr></tbody></table></div>'
+		],
+		[
+			'quotations and dividers',
+			'<p>a</p><hr><blockquote>b<p>c</p></blockquote>',
+			'<p>a</p><hr><blockquote><p>b</p><p>c</p></blockquote>'
+		],
+		[
+			'the lists of a word processor',
+			'<p class="MsoListParagraphCxSpFirst"><span style="mso-list:Ignore">·&nbsp;</span>one</p> <p class=MsoListParagraph>two</p><p class="MsoListParagraph"><span style="mso-list:Ignore">1.</span>first</p>',
+			'<ul><li>one</li><li>two</li></ul><ol><li>first</li></ol>'
+		],
 		['scripts and styles as nothing', '<script>x</script><style>y</style><p>a</p><iframe src="z"></iframe>', '<p>a</p>']
 	])('keeps %s', (_, html, expected) => {
 		expect(fromHtml(html)).toBe(expected);
@@ -54,26 +70,27 @@ describe('a body from HTML', () => {
 });
 
 describe('a body from Markdown', () => {
-	// The constructs that a body has; expected HTML by the examples' rules in the CommonMark spec 0.31, from memory.
 	it.each([
-		['*a* **b** `c`', '<p><em>a</em> <strong>b</strong> <code>c</code></p>'],
-		['a\\\nb', '<p>a<br>b</p>'],
-		['- a\n- b', '<ul><li>a</li><li>b</li></ul>'],
-		['3. a\n4. b', '<ol start="3"><li>a</li><li>b</li></ol>'],
-		['Title\n=====\n\nx', '<h2>Title</h2><p>x</p>'],
-		['### a\n\nx', '<h3>a</h3><p>x</p>'],
 		['a ![p](/p.svg) b', '<p>a </p><img src="/p.svg" alt="p" loading="lazy"><p> b</p>'],
 		['<b>raw</b> & <i>', '<p>&lt;b&gt;raw&lt;/b&gt; &amp; &lt;i&gt;</p>'],
-		['&copy; \\*', '<p>© *</p>']
+		['```\ncode\n  more\n```', '<p><code>code</code><br><code>  more</code></p>'],
+		[
+			'| A | B |\n| - | - |\n| 1 | 2 |',
+			'<div class="anbau-table"><table><tbody><tr><th>A</th><th>B</th></tr><tr><td>1</td><td>2</td></tr></tbody></table></div>'
+		]
 	])('%j', (markdown, expected) => expect(fromMarkdown(markdown)).toBe(expected));
 
-	it.each([
-		['ok\n\n> quoted', 'line 3 has a quotation'],
-		['```\ncode\n```', 'line 1 has a block of code'],
-		['a\n\n---\n\nb', 'line 3 has a dividing line'],
-		['[a][b]\n\n[b]: /c', 'line 1 has a link by reference'],
-		['fine {product.nothing}', 'line 1 names “product.nothing”']
-	])('%j is refused with its line', (markdown, message) => expect(() => bodyFromMarkdown(markdown)).toThrow(message));
+	it('is refused with the line of a live value that is none', () =>
+		expect(() => bodyFromMarkdown('fine\n\nnot {product.nothing}')).toThrow('line 3 names “product.nothing”'));
+
+	it('keeps its live values, their forms and its table on the way out and in', () => {
+		const markdown =
+			"It's {product.price, number, whole} and {product.stock, plural, one {# left} other {'{#}' left}} by {delivery.date, date, long}\n\n| A |\n| - |\n| {attribute.size} |";
+		const body = bodyFromMarkdown(markdown);
+		expect(bodyFromMarkdown(bodyToMarkdown(body).markdown)).toEqual(body);
+		const part = { type: 'documentList' as const, attrs: { codes: ['manuals'] } };
+		expect(bodyToMarkdown({ type: 'doc', content: [part] }).left).toEqual([{ at: '/content/0', type: 'documentList' }]);
+	});
 });
 
 describe('small things', () => {

@@ -30,6 +30,7 @@ import Sun from 'lucide/dist/esm/icons/sun.mjs';
 import TriangleAlert from 'lucide/dist/esm/icons/triangle-alert.mjs';
 import Truck from 'lucide/dist/esm/icons/truck.mjs';
 import Wrench from 'lucide/dist/esm/icons/wrench.mjs';
+import { z } from 'zod';
 import { element } from './html.js';
 
 const SHAPES = {
@@ -71,14 +72,36 @@ export type IconName = keyof typeof SHAPES;
 /** The names of the shipped icons, in alphabetical order. The drawings are Lucide's (ISC licence). */
 export const ICON_NAMES = Object.keys(SHAPES) as [IconName, ...IconName[]];
 
+const OWN = /^own:[a-z0-9]+(?:-[a-z0-9]+)*$/;
+
+/** An icon: the name of a shipped one, or `own:` and the slug of one of the owner's. */
+export const iconSchema = z
+	.string()
+	.max(120)
+	.refine((name) => name in SHAPES || OWN.test(name), 'is no icon; the Store screen lists them');
+
+/** The slug of an icon of the owner's own; null for a shipped one. */
+export function ownIcon(name: string): string | null {
+	return OWN.test(name) ? name.slice('own:'.length) : null;
+}
+
 /** A shipped icon's shapes, drawn in a square of 24 with lines of the text's colour. */
 export function iconShapes(name: IconName): readonly [name: string, attributes: Record<string, string>][] {
 	return SHAPES[name];
 }
 
-/** A shipped icon as an SVG element that takes the colour of the text and is hidden from assistive technology. */
-export function iconSvg(name: IconName): string {
-	const shapes = SHAPES[name].map(([shape, attributes]) => element(shape, attributes)).join('');
+/**
+ * An icon as an SVG element that takes the colour of the text and is hidden from assistive technology; empty for one
+ * of the owner's that is gone. `own` answers the owner's drawings, cleaned.
+ */
+export function iconSvg(name: string, own: (slug: string) => string | undefined = () => undefined): string {
+	const slug = ownIcon(name);
+	if (slug !== null) {
+		const open = '<svg class="anbau-icon anbau-own" aria-hidden="true" focusable="false" ';
+		return (own(slug) ?? '').replace(/^<svg /, open);
+	}
+	if (!Object.hasOwn(SHAPES, name)) return '';
+	const shapes = SHAPES[name as IconName].map(([shape, attributes]) => element(shape, attributes)).join('');
 	return element(
 		'svg',
 		{ class: 'anbau-icon', viewBox: '0 0 24 24', 'aria-hidden': 'true', focusable: 'false' },

@@ -1,32 +1,44 @@
-export { bodySchema, emptyBody, type BodyPart, type Body, type Inline } from './body.js';
+export { bodySchema, emptyBody, partsOf, type BodyPart, type Body } from './body.js';
+export type { Inline } from './inline.js';
 export { bodyFromMarkdown } from './fromMarkdown.js';
 export { bodyFromHtml } from './fromHtml.js';
+export { bodyToMarkdown } from './toMarkdown.js';
 export { hrefFault, srcFault } from './address.js';
-export {
-	liveValue,
-	liveValueLabel,
-	PRODUCT_VALUES,
-	restsOfTag,
-	type LiveContext,
-	type LiveValueInfo
-} from './liveValues.js';
+export { isLiveValue, liveValueLabel, PLAIN_VALUES, type LiveValueInfo } from './liveNames.js';
+export { liveContext, type LiveContext } from './liveContext.js';
+export { liveValues, type LiveValue } from './liveValues.js';
+export { formatLeft, formatValue, pluralForm } from './liveFormat.js';
+export { FORMATS, type Format, type PluralForms } from './formats.js';
+export { deliverySchema, earliestDelivery, leadOf, type Delivery, type DeliverySettings } from './delivery.js';
+export { restsOfTag } from './tagRest.js';
 export { parseText, quoteText, textFault } from './textForm.js';
+export { sanitizeHtml, sanitizeSvg } from './sanitize.js';
+export { snippetId } from './frames.js';
+export { styleProperties, styleSchema, type Style } from './style.js';
+export { contrast, contrastFaults, LEAST_CONTRAST } from './contrast.js';
+export { QuietReport, type QuietAnswer } from './quietReport.js';
 export { renderBody, type Gone } from './render.js';
 export { renderPiece, type RenderedPanel, type RenderedPiece } from './pieceHtml.js';
-export { ICON_NAMES, iconShapes, iconSvg, type IconName } from './icons.js';
+export { ICON_NAMES, iconSchema, iconShapes, iconSvg, ownIcon, type IconName } from './icons.js';
 export { HOOKS, hookById, hooksOf, placementFault, type Hook } from './hooks.js';
 export {
+	bodiesOf,
 	DEVICES,
 	effectiveTarget,
+	MESSAGE_FORMS,
 	newPiece,
 	PIECE_KINDS,
 	pieceSchema,
 	slugSchema,
 	TONES,
+	upgradedPiece,
 	WIDTHS,
+	type AccordionPiece,
 	type Audience,
 	type Device,
+	type MessageForm,
 	type MessagePiece,
+	type OpeningPanel,
 	type Panel,
 	type Piece,
 	type PieceKind,

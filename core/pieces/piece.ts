@@ -1,21 +1,26 @@
 import { z } from 'zod';
 import { PAGE_KINDS, slugify } from '@anbau/core/catalog';
 import { ONLY_BY_HAND, parseRule, type Rule } from '@anbau/core/rules';
-import { hrefFault } from './address.js';
-import { bodySchema, type Body } from './body.js';
-import { bodyFromHtml } from './fromHtml.js';
-import { bodyFromMarkdown } from './fromMarkdown.js';
-import { ICON_NAMES } from './icons.js';
+import type { Body } from './body.js';
+import { bodyInput } from './bodyInput.js';
+import { iconSchema } from './icons.js';
+import { hrefSchema, templateOf } from './inline.js';
 import { placementFault } from './hooks.js';
+import { styleSchema } from './style.js';
+import { quoteText } from './textForm.js';
 import { windowSchema } from './window.js';
 
 /** The kinds of piece that can be built. */
-export const PIECE_KINDS = ['tab', 'message'] as const;
+export const PIECE_KINDS = ['tab', 'accordion', 'message'] as const;
 export type PieceKind = (typeof PIECE_KINDS)[number];
 
 /** How urgently a message speaks. */
 export const TONES = ['note', 'tip', 'attention', 'urgent'] as const;
 export type Tone = (typeof TONES)[number];
+
+/** The form in which a message stands: a box, a bar across, a plain line, or a dialog behind a button. */
+export const MESSAGE_FORMS = ['box', 'bar', 'line', 'dialog'] as const;
+export type MessageForm = (typeof MESSAGE_FORMS)[number];
 
 /** How much of its surroundings a piece takes. */
 export const WIDTHS = ['column', 'container', 'full'] as const;
@@ -29,34 +34,9 @@ export const slugSchema = z
 	.max(100);
 
 const line = (limit: number) => z.string().trim().max(limit, `has more than ${limit} characters`);
-const iconName = z.enum(ICON_NAMES).nullable();
-
-const textForm = (name: 'markdown' | 'html', read: (text: string) => Body) =>
-	z.strictObject({ [name]: z.string().max(500_000) }).transform((input, context) => {
-		try {
-			return read(input[name] ?? '');
-		} catch (error) {
-			context.addIssue({
-				code: 'custom',
-				path: [name],
-				message: error instanceof Error ? error.message : String(error)
-			});
-			return z.NEVER;
-		}
-	});
-
-const fromMarkdown = textForm('markdown', bodyFromMarkdown).pipe(bodySchema as z.ZodType<Body, Body>);
-const fromHtml = textForm('html', bodyFromHtml).pipe(bodySchema as z.ZodType<Body, Body>);
-
-/** A body going in: the editor's document, or `{markdown}` or `{html}`. */
-export const bodyInput = z.unknown().transform((input, context): Body => {
-	const has = (name: string) => typeof input === 'object' && input !== null && name in input;
-	const schema = has('markdown') ? fromMarkdown : has('html') ? fromHtml : bodySchema;
-	const result = schema.safeParse(input);
-	if (result.success) return result.data;
-	for (const { message, path } of result.error.issues) context.addIssue({ code: 'custom', message, path });
-	return z.NEVER;
-});
+const iconName = iconSchema.nullable();
+/** A heading for shoppers; live values stand in it as ICU arguments. */
+const headingSchema = templateOf(200).transform((heading) => heading.trim());
 
 const targetInput = z.unknown().transform((input, context): Rule | null => {
 	if (input === null) return null;
@@ -68,13 +48,37 @@ const targetInput = z.unknown().transform((input, context): Rule | null => {
 	return z.NEVER;
 });
 
-export const panelSchema = z.strictObject({
+const panelSchema = z.strictObject({
 	slug: slugSchema,
-	heading: line(200),
+	heading: headingSchema,
 	icon: iconName.default(null),
 	body: bodyInput
 });
 export type Panel = z.infer<typeof panelSchema>;
+
+/** A panel of an accordion; what is `above` it stands between it and the panel before. */
+const openingPanelSchema = panelSchema.extend({ above: bodyInput.nullable().default(null) });
+export type OpeningPanel = z.infer<typeof openingPanelSchema>;
+
+const MAX_PANELS = 50;
+
+/** The panels of a piece: at least one, each with a slug of its own. */
+const panelsOf = <T extends { slug: string }>(panel: z.ZodType<T>) =>
+	z
+		.array(z.unknown())
+		.min(1, 'must have at least one panel')
+		.superRefine((panels, context) => {
+			if (panels.length <= MAX_PANELS) return;
+			const message = `has ${panels.length} panels, at most ${MAX_PANELS} are taken; split it into several pieces`;
+			context.addIssue({ code: 'custom', message });
+		})
+		.pipe(z.array(panel))
+		.superRefine((panels, context) => {
+			const slugs = panels.map(({ slug }) => slug);
+			const at = slugs.findIndex((slug, i) => slugs.indexOf(slug) < i);
+			if (at >= 0)
+				context.addIssue({ code: 'custom', path: [at, 'slug'], message: 'is the slug of another panel too' });
+		});
 
 export const placementSchema = z
 	.strictObject({
@@ -109,55 +113,72 @@ export type Audience = z.infer<typeof audienceSchema>;
 
 const shared = {
 	name: line(200).min(1, 'must not be empty'),
-	heading: line(200).default(''),
+	heading: headingSchema.default(''),
 	note: line(2000).default(''),
 	icon: iconName.default(null),
+	style: styleSchema.default({}),
 	placements: z.array(placementSchema).max(50).default([]),
 	target: targetInput.default(null),
 	audience: audienceSchema.nullable().default(null),
 	windows: z.array(windowSchema).max(50).default([])
 };
 
-const buttonSchema = z.strictObject({
-	label: line(100).min(1, 'must not be empty'),
-	href: z
-		.string()
-		.max(2000)
-		.superRefine((href, context) => {
-			const message = hrefFault(href);
-			if (message) context.addIssue({ code: 'custom', message });
-		})
-});
+const buttonSchema = z.strictObject({ label: templateOf(100).min(1, 'must not be empty'), href: hrefSchema });
 
-const messageSettings = z.strictObject({
-	tone: z.enum(TONES).default('note'),
-	button: buttonSchema.nullable().default(null)
-});
+const messageSettings = z
+	.strictObject({
+		tone: z.enum(TONES).default('note'),
+		form: z.enum(MESSAGE_FORMS).default('box'),
+		/** Whether a visitor can close it; it stays closed for that visitor until its words change. */
+		closable: z.boolean().default(false),
+		/** What the button says that opens it, where its form is a dialog. */
+		opener: templateOf(100).default(''),
+		button: buttonSchema.nullable().default(null)
+	})
+	.refine(({ form, opener }) => form !== 'dialog' || opener.trim() !== '', {
+		message: 'must say what the button is called that opens the dialog',
+		path: ['opener']
+	});
+
+const NEW_MESSAGE: z.output<typeof messageSettings> = {
+	tone: 'note',
+	form: 'box',
+	closable: false,
+	opener: '',
+	button: null
+};
 
 const messageSchema = z.strictObject({
 	kind: z.literal('message'),
 	...shared,
 	body: bodyInput,
-	settings: messageSettings.default({ tone: 'note', button: null })
+	settings: messageSettings.default({ ...NEW_MESSAGE })
 });
 
 const tabSchema = z.strictObject({
 	kind: z.literal('tab'),
 	...shared,
-	panels: z
-		.array(panelSchema)
-		.min(1, 'must have at least one panel')
-		.max(50)
-		.refine(
-			(panels) => new Set(panels.map((panel) => panel.slug)).size === panels.length,
-			'has two panels with the same slug'
-		),
+	panels: panelsOf(panelSchema),
 	settings: z.strictObject({}).default({})
+});
+
+const accordionSettings = z.strictObject({
+	many: z.boolean().default(false),
+	open: z.enum(['first', 'none']).default('none')
+});
+
+const accordionSchema = z.strictObject({
+	kind: z.literal('accordion'),
+	...shared,
+	panels: panelsOf(openingPanelSchema),
+	settings: accordionSettings.default({ many: false, open: 'none' })
 });
 
 /** A piece's document, as it is edited and published. `on` is apart: it acts at once and is in no release. */
 export const pieceSchema = z
-	.discriminatedUnion('kind', [messageSchema, tabSchema], { error: `must be one of ${PIECE_KINDS.join(', ')}` })
+	.discriminatedUnion('kind', [messageSchema, tabSchema, accordionSchema], {
+		error: `must be one of ${PIECE_KINDS.join(', ')}`
+	})
 	.superRefine((piece, context) => {
 		const ids = piece.placements.flatMap((placement) => placement.id ?? []);
 		if (new Set(ids).size < ids.length)
@@ -167,12 +188,34 @@ export const pieceSchema = z
 export type Piece = z.infer<typeof pieceSchema>;
 export type MessagePiece = Extract<Piece, { kind: 'message' }>;
 export type TabPiece = Extract<Piece, { kind: 'tab' }>;
+export type AccordionPiece = Extract<Piece, { kind: 'accordion' }>;
 
 /** A new piece with nothing chosen: no target, so that it reaches nothing, and hung nowhere. */
 export function newPiece(kind: PieceKind, name: string, body: Body): Piece {
-	const own = { name, heading: '', note: '', icon: null, placements: [], target: null, audience: null, windows: [] };
-	if (kind === 'message') return { ...own, kind, body, settings: { tone: 'note', button: null } };
-	return { ...own, kind, panels: [{ slug: slugify(name) || 'tab', heading: name, icon: null, body }], settings: {} };
+	const nothing = { heading: '', note: '', icon: null, placements: [], target: null, audience: null, windows: [] };
+	const own = { name, ...nothing, style: {} };
+	if (kind === 'message') {
+		return { ...own, kind, body, settings: { ...NEW_MESSAGE } };
+	}
+	const panel = { slug: slugify(name) || kind, heading: quoteText(name), icon: null, body };
+	if (kind === 'tab') return { ...own, kind, panels: [panel], settings: {} };
+	return { ...own, kind, panels: [{ ...panel, above: null }], settings: { many: false, open: 'none' } };
+}
+
+/** A piece as it was kept by an earlier version, with what has come to pieces since. */
+export function upgradedPiece(piece: Piece): Piece {
+	const style = (piece as Partial<Piece>).style ?? {};
+	if (piece.kind !== 'message') return { ...piece, style };
+	return { ...piece, style, settings: { ...NEW_MESSAGE, ...piece.settings } };
+}
+
+/** Every body of a piece, with its JSON pointer (RFC 6901) into the piece's document. */
+export function bodiesOf(piece: Piece): { at: string; body: Body }[] {
+	if (piece.kind === 'message') return [{ at: '/body', body: piece.body }];
+	return piece.panels.flatMap((panel, i) => {
+		const above = 'above' in panel && panel.above ? [{ at: `/panels/${i}/above`, body: panel.above }] : [];
+		return [...above, { at: `/panels/${i}/body`, body: panel.body }];
+	});
 }
 
 /** A piece's target as a rule to compute with; one that has not been chosen reaches nothing. */

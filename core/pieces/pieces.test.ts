@@ -6,6 +6,7 @@ import {
 	bodyFromMarkdown,
 	bodySchema,
 	hrefFault,
+	liveContext,
 	newPiece,
 	parseText,
 	pieceSchema,
@@ -18,13 +19,10 @@ import {
 import * as arbitrary from '../testing/arbitraries.js';
 import { bareProduct } from '../testing/bareProduct.js';
 import { EVASIONS } from '../testing/evasions.js';
-import { dangersIn, elementsOf } from '../testing/parseHtml.js';
+import { dangersIn, elementsOf, textOf } from '../testing/parseHtml.js';
 
-const live = (product: Partial<Product>): LiveContext => ({
-	product: bareProduct(product),
-	locale: 'en',
-	categoryTitle: (key) => (key === 'tools' ? 'Tools' : undefined)
-});
+const live = (product: Partial<Product>): LiveContext =>
+	liveContext({ product: bareProduct(product), categoryTitle: (key) => (key === 'tools' ? 'Tools' : undefined) });
 const render = (markdown: string, product: Partial<Product> = {}) =>
 	renderBody(bodyFromMarkdown(markdown), live(product)).html;
 
@@ -39,11 +37,14 @@ describe('live values', () => {
 			categories: ['tools'],
 			url: 'https://shop.example/spade'
 		};
-		expect(render('{product.title}: {product.price}, not {product.listPrice}, saves {product.saving}', full)).toBe(
-			'<p>Spade: €1,149.00, not €1,299.00, saves €150.00</p>'
+		expect(
+			textOf(render('{product.title}: {product.price}, not {product.listPrice}, saves {product.saving}', full))
+		).toBe('Spade: €1,149.00, not €1,299.00, saves €150.00');
+		expect(render('{product.brand} in {product.category}, [here]({product.url})', full)).toBe(
+			'<p>Quillmoss in Tools, <a href="https://shop.example/spade">here</a></p>'
 		);
-		expect(render('{product.stock} of {product.brand} in {product.category}, [here]({product.url})', full)).toBe(
-			'<p>1,200 of Quillmoss in Tools, <a href="https://shop.example/spade">here</a></p>'
+		expect(textOf(render('{product.stock}, {product.savingPercent}, {product.price, number, whole}', full))).toBe(
+			'1,200, 11%, €1,149'
 		);
 	});
 
@@ -64,7 +65,12 @@ describe('live values', () => {
 			{ value: 'tag.lead time' }
 		]);
 		expect(() => parseText('{product.colour}')).toThrow('product.colour');
-		expect(() => parseText('{product.stock, plural, other {x}}')).toThrow('plain form');
+		expect(parseText('{product.stock, plural, one {# left} other {# are left}}')).toEqual([
+			{ value: 'product.stock', forms: { one: '# left', other: '# are left' } }
+		]);
+		expect(() => parseText('{product.stock, plural, other {x {product.sku}}}')).toThrow('inside a plural form');
+		expect(() => parseText('{delivery.date, date, sometime}')).toThrow('unknown format');
+		expect(() => parseText('{product.stock, select, a {x} other {y}}')).toThrow('form that is not known');
 		expect(() => parseText('Use { caution')).toThrow('braces');
 		fc.assert(
 			fc.property(fc.oneof(fc.string(), fc.stringMatching(/^[{}'a<#|, .-]*$/)), (text) => {
@@ -104,6 +110,7 @@ describe('the quiet rule', () => {
 		};
 		expect(renderBody(body, live({}))).toEqual({
 			html: '<p>no name</p>',
+			until: null,
 			gone: [{ at: '/content/1', values: ['product.sku'] }]
 		});
 	});
@@ -139,11 +146,16 @@ describe('HTML', () => {
 	});
 
 	it('gets no element and no attribute from any live value', () => {
-		const body = bodyFromMarkdown('**{product.title}** [x](/s?q={product.brand}) {tag.part}\n\n- {product.sku}');
+		const body = bodyFromMarkdown(
+			'**{product.title}** [x](/s?q={product.brand}) {tag.part}\n\n- {product.sku}\n\n## {attribute.note}\n\n| {attribute.note} |\n| - |\n| a |\n\n![x](/p/{attribute.note}.png)'
+		);
 		const shape = (text: string) =>
-			elementsOf(renderBody(body, live({ title: text, brand: text, sku: text, tags: [`part: ${text}`] })).html).map(
-				({ name, attributes }) => [name, ...Object.keys(attributes)]
-			);
+			elementsOf(
+				renderBody(
+					body,
+					live({ title: text, brand: text, sku: text, tags: [`part: ${text}`], attributes: { note: text } })
+				).html
+			).map(({ name, attributes }) => [name, ...Object.keys(attributes)]);
 		const plain = shape('x');
 		fc.assert(
 			fc.property(
@@ -186,7 +198,7 @@ describe('a piece document', () => {
 		[{ ...document, kind: 'film' }, 'kind'],
 		[{ ...document, colour: 'red' }, ''],
 		[{ ...document, name: '' }, 'name'],
-		[{ ...document, body: { markdown: 'a\n\n> b' } }, 'body/markdown'],
+		[{ ...document, body: { markdown: 'a\n\n{nothing}' } }, 'body/markdown'],
 		[{ ...document, body: { html: '<p>{nonsense}</p>' } }, 'body/html'],
 		[{ ...document, body: { type: 'doc', content: [{ type: 'script' }] } }, 'body/content/0/type'],
 		[

@@ -1,11 +1,16 @@
-import { hrefFault, srcFault } from './address.js';
-import type { BodyPart, Body, Heading, Image, Inline, List, ListItem, Mark } from './body.js';
+import { hrefFault } from './address.js';
+import type { Body, BodyPart } from './body.js';
 import { element, escapeHtml } from './html.js';
-import { liveValue, type LiveContext } from './liveValues.js';
+import type { Inline, Mark } from './inline.js';
+import type { LiveContext } from './liveContext.js';
+import { formatValue } from './liveFormat.js';
+import { inlineValue } from './liveHtml.js';
+import { liveValues, type LiveValue } from './liveValues.js';
 import { keepFollowedHeadings, type RenderedBlock } from './quiet.js';
+import { PART_RENDERERS } from './renderParts.js';
 import { parseText } from './textForm.js';
 
-/** A part of a body that stays away on this product, and the live values it lacks. */
+/** A part of a body that stays away on this page, and the live values it lacks. */
 export interface Gone {
 	/** JSON pointer into the body. */
 	at: string;
@@ -16,81 +21,60 @@ export interface Gone {
 export interface RenderedBody {
 	html: string;
 	gone: Gone[];
+	/** The instant until which this holds, in milliseconds; null when no time changes it. */
+	until: number | null;
 }
 
 /**
  * Renders a body to HTML, escaped by construction, under the quiet rule: a live value that is empty and has no
- * fallback takes its block with it (paragraph, list item), a heading followed by nothing goes, and what goes is
- * reported. A block with the rests of several tags is repeated, once for each.
+ * fallback takes its block with it (paragraph, list item, table row), what holds nothing any more goes, a heading
+ * followed by nothing goes, and what goes is reported. A block with the rests of several tags is repeated, once for
+ * each.
  */
 export function renderBody(body: Body, context: LiveContext): RenderedBody {
 	const renderer = new BodyRenderer(context);
-	return { html: renderer.blocks(body.content, '/content'), gone: renderer.gone };
+	const html = renderer.blocks(body.content, '/content');
+	return { html, gone: renderer.gone, until: renderer.until };
 }
 
-class BodyRenderer {
+/** A template with its live values filled in, as plain text. */
+export interface FilledText {
+	text: string;
+	/** The live values that are missing; the text is not to be shown then. */
+	missing: string[];
+}
+
+export class BodyRenderer {
 	readonly gone: Gone[] = [];
+	until: number | null = null;
 
-	constructor(private readonly context: LiveContext) {}
+	constructor(readonly context: LiveContext) {}
 
-	blocks(blocks: readonly BodyPart[], at: string): string {
+	blocks(parts: readonly BodyPart[], at: string): string {
 		const rendered: RenderedBlock[] = [];
-		blocks.forEach((block, i) => {
-			for (const html of this.block(block, `${at}/${i}`)) {
-				rendered.push({ html, level: block.type === 'heading' ? block.attrs.level : null });
-			}
-		});
-		return keepFollowedHeadings(rendered);
-	}
-
-	/** A block as it comes out: not at all, once, or once for each of several tag rests. */
-	private block(block: BodyPart, at: string): string[] {
-		switch (block.type) {
-			case 'paragraph':
-				return this.repeated(block.content ?? [], at, (html) => element('p', {}, html));
-			case 'heading':
-				return this.heading(block, at);
-			case 'image':
-				return this.image(block, at);
-			default:
-				return this.list(block, at);
+		const before = this.gone.length;
+		for (const [i, part] of parts.entries()) {
+			const kind = part.type === 'heading' ? part.attrs.level : part.type === 'horizontalRule' ? 'divider' : null;
+			for (const html of this.part(part, `${at}/${i}`)) rendered.push({ html, kind });
 		}
+		return keepFollowedHeadings(rendered, this.gone.length > before);
 	}
 
-	private heading(block: Heading, at: string): string[] {
-		return this.repeated(block.content ?? [], at, (html) => element(`h${block.attrs.level}`, {}, html));
-	}
-
-	private list(block: List, at: string): string[] {
-		const items = block.content.flatMap((item, i) => this.listItem(item, `${at}/content/${i}`)).join('');
-		if (items === '') return [];
-		const start = block.type === 'orderedList' && (block.attrs?.start ?? 1) !== 1 ? block.attrs?.start : null;
-		return [element(block.type === 'orderedList' ? 'ol' : 'ul', { start }, items)];
-	}
-
-	/** The first paragraph is the item's own line: where it goes, the item goes; where it repeats, the item does. */
-	private listItem(item: ListItem, at: string): string[] {
-		const [first, ...rest] = item.content;
-		if (first?.type !== 'paragraph') {
-			const html = this.blocks(item.content, `${at}/content`);
-			return html === '' ? [] : [element('li', {}, html)];
-		}
-		const lines = this.repeated(first.content ?? [], `${at}/content/0`, (html) => html);
-		if (lines.length === 0) return [];
-		const below = rest.length > 0 ? this.blocks(rest, `${at}/content`) : '';
-		return lines.map((line) => element('li', {}, below === '' ? line : element('p', {}, line) + below));
-	}
-
-	private image(block: Image, at: string): string[] {
-		const src = this.address(block.attrs.src, srcFault);
-		if (src.missing.length > 0) return this.leaveOut(at, src.missing);
-		if (src.text === null) return [];
-		return [element('img', { src: src.text, alt: block.attrs.alt ?? '', loading: 'lazy' })];
+	private part(part: BodyPart, at: string): string[] {
+		const render = PART_RENDERERS[part.type] as (part: BodyPart, renderer: BodyRenderer, at: string) => string[];
+		return render(part, this, at);
 	}
 
 	/** Renders a line of inline parts as often as its tag rests ask for; nothing when a value is missing. */
-	private repeated(parts: readonly Inline[], at: string, wrap: (html: string) => string): string[] {
+	repeated(parts: readonly Inline[], at: string, wrap: (html: string) => string): string[] {
 		if (parts.length === 0) return [];
+		const times = this.timesOf(parts, at);
+		if (times === 1) return [wrap(this.line(parts, 0))];
+		return Array.from({ length: times }, (_, turn) => wrap(this.line(parts, turn)));
+	}
+
+	/** How often a line is to be written: once, or as often as its tag rests ask for; not at all without its values. */
+	timesOf(parts: readonly Inline[], at: string): number {
 		const missing: string[] = [];
 		let times = 1;
 		for (const part of parts) {
@@ -102,26 +86,36 @@ class BodyRenderer {
 				}
 			}
 		}
-		if (missing.length > 0) return this.leaveOut(at, [...new Set(missing)]);
-		if (times === 1) return [wrap(this.line(parts, 0))];
-		return Array.from({ length: times }, (_, turn) => wrap(this.line(parts, turn)));
+		return missing.length > 0 ? this.leaveOut(at, missing).length : times;
 	}
 
 	/** How many values there are; notes one that is missing and has no fallback. */
 	private need(name: string, fallback: string | null | undefined, missing: string[]): number {
-		const { length } = liveValue(name, this.context);
+		const { length } = this.values(name);
 		if (length === 0 && !fallback) missing.push(name);
 		return length;
 	}
 
-	private line(parts: readonly Inline[], turn: number): string {
+	/** The values of a name; what is rendered with them holds as long as they do. */
+	values(name: string): LiveValue[] {
+		const { values, until } = liveValues(name, this.context);
+		this.holdsUntil(until);
+		return values;
+	}
+
+	holdsUntil(until: number | null): void {
+		if (until !== null) this.until = Math.min(until, this.until ?? Infinity);
+	}
+
+	line(parts: readonly Inline[], turn: number): string {
 		let html = '';
 		for (const part of parts) html += this.inline(part, turn);
 		return html;
 	}
 
-	private leaveOut(at: string, values: string[]): string[] {
-		this.gone.push({ at, values });
+	/** Notes that a part goes for want of values. */
+	leaveOut(at: string, values: string[]): [] {
+		this.gone.push({ at, values: [...new Set(values)] });
 		return [];
 	}
 
@@ -132,12 +126,13 @@ class BodyRenderer {
 		return part.marks.reduceRight((inner, mark) => this.mark(mark, inner, turn), html);
 	}
 
-	private value(part: Extract<Inline, { type: 'liveValue' }>, turn: number): string {
-		return escapeHtml(this.turnOf(part.attrs.name, turn) ?? part.attrs.fallback ?? '');
+	private value({ attrs }: Extract<Inline, { type: 'liveValue' }>, turn: number): string {
+		const value = this.turnOf(attrs.name, turn);
+		return value ? inlineValue(attrs, value, this.context) : escapeHtml(attrs.fallback ?? '');
 	}
 
-	private turnOf(name: string, turn: number): string | undefined {
-		const values = liveValue(name, this.context);
+	private turnOf(name: string, turn: number): LiveValue | undefined {
+		const values = this.values(name);
 		return values[Math.min(turn, values.length - 1)];
 	}
 
@@ -150,15 +145,38 @@ class BodyRenderer {
 	}
 
 	/** An address with its live values filled in; no text when the values make it one that is not allowed. */
-	private address(template: string, fault: (address: string) => string | null, turn = 0) {
+	address(
+		template: string,
+		fault: (address: string) => string | null,
+		turn = 0
+	): { text: string | null; missing: string[] } {
 		const missing: string[] = [];
 		let text = '';
 		for (const [i, part] of parseText(template).entries()) {
-			const value = 'text' in part ? part.text : this.turnOf(part.value, turn);
-			if (value === undefined && 'value' in part) missing.push(part.value);
-			else text += 'text' in part || i === 0 ? (value ?? '') : encodeURIComponent(value ?? '');
+			if ('text' in part) text += part.text;
+			else {
+				const value = this.turnOf(part.value, turn);
+				const written = value && formatValue(value, this.context.locale, part.format, part.forms);
+				if (written === undefined) missing.push(part.value);
+				else text += i === 0 ? written : encodeURIComponent(written);
+			}
 		}
 		return { text: missing.length > 0 || fault(text) !== null ? null : text, missing };
+	}
+
+	/** A template as plain text. */
+	text(template: string): FilledText {
+		const missing: string[] = [];
+		let text = '';
+		for (const part of parseText(template)) {
+			if ('text' in part) text += part.text;
+			else {
+				const value = this.turnOf(part.value, 0);
+				if (!value) missing.push(part.value);
+				else text += formatValue(value, this.context.locale, part.format, part.forms);
+			}
+		}
+		return { text, missing };
 	}
 }
 

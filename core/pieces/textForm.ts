@@ -1,17 +1,26 @@
-import { parse, TYPE, type MessageFormatElement } from '@formatjs/icu-messageformat-parser';
-import { LIVE_VALUE_NAME } from './liveValues.js';
+import { parse, TYPE, type MessageFormatElement, type PluralElement } from '@formatjs/icu-messageformat-parser';
+import { FORMATS, PLURAL_KEYS, type Format, type PluralForms } from './formats.js';
+import { isLiveValue } from './liveNames.js';
 
-/** A text's parts: plain text, or the name of a live value. */
-export type TextPart = { text: string } | { value: string };
+/** A live value in a text, and how it is written. */
+export interface ValuePart {
+	value: string;
+	format?: Format;
+	forms?: PluralForms;
+}
+
+/** A text's parts: plain text, or a live value. */
+export type TextPart = { text: string } | ValuePart;
 
 /**
  * Splits a text into plain text and live values, which stand in it as ICU MessageFormat arguments: `{product.title}`,
- * `{tag.part}`. Quoting is ICU's: `'{'` is a brace, `''` an apostrophe. Throws an Error with a plain sentence when
- * the braces do not make arguments or name no live value.
+ * `{delivery.date, date, long}`, `{product.price, number, whole}`, `{product.stock, plural, one {# left} other {# left}}`.
+ * Quoting is ICU's: `'{'` is a brace, `''` an apostrophe. Throws an Error with a plain sentence when the braces do not
+ * make arguments or name no live value.
  */
 export function parseText(text: string): TextPart[] {
 	if (!/[{}']/.test(text)) return text === '' ? [] : [{ text }];
-	return readElements(parseIcu(protect(text))).map((part) => ('text' in part ? { text: unprotect(part.text) } : part));
+	return readElements(parseIcu(protect(text)));
 }
 
 /** What is wrong with the live values of a text; null when nothing is. */
@@ -33,8 +42,18 @@ export function quoteText(text: string): string {
 	});
 }
 
+/** Writes a live value as the argument that `parseText` reads. */
+export function writeValue({ value, format, forms }: ValuePart): string {
+	if (forms) {
+		const written = Object.entries(forms).map(([key, form]) => `${key} {${quoteText(form)}}`);
+		return `{${value}, plural, ${written.join(' ')}}`;
+	}
+	if (!format) return `{${value}}`;
+	return `{${value}, ${format === 'whole' ? 'number' : 'date'}, ${format}}`;
+}
+
 // An argument's name in ICU has no spaces, points or colons; ours are carried through in private-use characters.
-// Angle brackets and # mean nothing to us and must not mean anything to the parser.
+// Angle brackets mean nothing to us and must not mean anything to the parser.
 const PROTECTED: Record<string, string> = { '<': '\ue000', '>': '\ue001', '.': '\ue002', ' ': '\ue003', '-': '\ue004' };
 const UNPROTECTED = Object.fromEntries(Object.entries(PROTECTED).map(([plain, safe]) => [safe, plain]));
 
@@ -58,14 +77,48 @@ function parseIcu(text: string): MessageFormatElement[] {
 }
 
 function readElements(elements: MessageFormatElement[]): TextPart[] {
-	return elements.map((element) => {
-		if (element.type === TYPE.literal) return { text: element.value };
-		if (element.type === TYPE.pound) return { text: '#' };
-		if (element.type !== TYPE.argument) {
-			throw new Error('has a live value with a format; only its plain form {product.title} is understood');
+	return elements.map((element): TextPart => {
+		switch (element.type) {
+			case TYPE.literal:
+				return { text: unprotect(element.value) };
+			case TYPE.pound:
+				return { text: '#' };
+			case TYPE.argument:
+				return { value: nameOf(element.value) };
+			case TYPE.date:
+			case TYPE.number:
+				return { value: nameOf(element.value), format: formatOf(element.style) };
+			case TYPE.plural:
+				return { value: nameOf(element.value), forms: formsOf(element) };
+			default:
+				throw new Error('has a live value in a form that is not known; there are plain, date, number and plural');
 		}
-		const name = unprotect(element.value);
-		if (!LIVE_VALUE_NAME.test(name)) throw new Error(`names “${name}”, which is not a live value`);
-		return { value: name };
 	});
+}
+
+function nameOf(protectedName: string): string {
+	const name = unprotect(protectedName);
+	if (!isLiveValue(name)) throw new Error(`names “${name}”, which is not a live value`);
+	return name;
+}
+
+function formatOf(style: unknown): Format {
+	const format = FORMATS.find((one) => one === style);
+	if (!format) throw new Error(`has a live value with an unknown format; there are ${FORMATS.join(', ')}`);
+	return format;
+}
+
+function formsOf({ options }: PluralElement): PluralForms {
+	const forms: PluralForms = {};
+	for (const [key, { value }] of Object.entries(options)) {
+		if (!PLURAL_KEYS.test(key)) throw new Error(`has the plural form “${key}”, which no language has`);
+		forms[key] = value
+			.map((part) => {
+				if (part.type === TYPE.literal) return unprotect(part.value);
+				if (part.type === TYPE.pound) return '#';
+				throw new Error('has a live value inside a plural form; a form holds text and # for the number');
+			})
+			.join('');
+	}
+	return forms;
 }

@@ -21,6 +21,10 @@ export interface Impact {
 	pieces: PieceImpact[];
 	/** Whether the order, names or hiding of the theme's own tabs change, which touches every product page. */
 	houseTabs: boolean;
+	/** Whether the store's style changes, which touches every page that shows a piece. */
+	style: boolean;
+	/** Codes of attributes whose label or unit changes for shoppers. */
+	attributes: string[];
 }
 
 /** The product pages that show a piece, its exceptions counted: its reach. `now` in milliseconds. */
@@ -48,6 +52,8 @@ export function impact(
 ): Impact {
 	const touched = new Bitset(index.size);
 	const pieces: PieceImpact[] = [];
+	const attributes = changedAttributes(before, after);
+	const style = canonicalJson(before.style) !== canonicalJson(after.style);
 	const exceptionsBefore = exceptionsByPiece(before.exceptions);
 	const exceptionsAfter = exceptionsByPiece(after.exceptions);
 	for (const slug of new Set([...Object.keys(before.pieces), ...Object.keys(after.pieces)])) {
@@ -55,13 +61,29 @@ export function impact(
 		const young = after.pieces[slug];
 		const from = pagesOf(old, exceptionsBefore(slug), index, now);
 		const to = pagesOf(young, exceptionsAfter(slug), index, now);
-		const change = pieceChange(slug, old, young, from, to);
+		if (style && !isOff(slug)) touched.or(to);
+		const renamed = young !== undefined && old !== undefined && attributes.some((code) => names(young, code));
+		const change = pieceChange(slug, old, young, from, to, renamed);
 		if (!change) continue;
 		pieces.push(change.impact);
 		if (!isOff(slug)) touched.or(change.touched);
 	}
 	const houseTabs = canonicalJson(before.houseTabs) !== canonicalJson(after.houseTabs);
-	return { pages: houseTabs ? index.size : touched.count(), pieces, houseTabs };
+	return { pages: houseTabs ? index.size : touched.count(), pieces, houseTabs, style, attributes };
+}
+
+/** The attributes that shoppers read under another label or unit. */
+function changedAttributes(before: ReleaseContent, after: ReleaseContent): string[] {
+	const codes = new Set([...Object.keys(before.attributes), ...Object.keys(after.attributes)]);
+	const differs = (code: string) =>
+		canonicalJson(before.attributes[code] ?? null) !== canonicalJson(after.attributes[code] ?? null);
+	return [...codes].filter(differs).sort();
+}
+
+/** Whether a piece says an attribute's value. */
+function names(piece: Piece, code: string): boolean {
+	const said = JSON.stringify([piece.heading, piece.kind === 'message' ? piece.body : piece.panels]);
+	return said.includes(`attribute.${code}`) || said.includes(`"${code}"`);
 }
 
 /** How one piece changes, and the pages it touches; null when it stays as it is. */
@@ -70,7 +92,8 @@ function pieceChange(
 	old: Piece | undefined,
 	young: Piece | undefined,
 	from: Bitset,
-	to: Bitset
+	to: Bitset,
+	renamed: boolean
 ): { impact: PieceImpact; touched: Bitset } | null {
 	const both = from.clone().and(to);
 	const added = to.clone().andNot(from);
@@ -78,8 +101,9 @@ function pieceChange(
 	const touched = added.clone().or(removed);
 	const stays = old && young ? { old, young } : null;
 	const moved = stays !== null && placing(stays.old) !== placing(stays.young);
-	const reworded = stays !== null && wording(stays.old) !== wording(stays.young);
-	if (stays && touched.count() === 0 && canonicalJson(stays.old) === canonicalJson(stays.young)) return null;
+	const reworded = stays !== null && (renamed || wording(stays.old) !== wording(stays.young));
+	if (stays && !renamed && touched.count() === 0 && canonicalJson(stays.old) === canonicalJson(stays.young))
+		return null;
 	if (moved || reworded) touched.or(both);
 	const same = both.count();
 	const counts = {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { factsOfPage, factsOfProduct, type Product } from '@anbau/core/catalog';
-import { GUEST, pieceSchema, placementFault, type Piece } from '@anbau/core/pieces';
+import { GUEST, liveContext, pieceSchema, placementFault, type Piece } from '@anbau/core/pieces';
 import {
 	CompiledRelease,
 	EMPTY_RELEASE,
@@ -18,7 +18,7 @@ import { bareProduct } from '../testing/bareProduct.js';
 import { NOW } from '../testing/arbitraries.js';
 
 const names = { category: () => undefined, product: () => undefined };
-const live = (product: Product) => ({ product, locale: 'en', categoryTitle: () => undefined });
+const live = (product: Product) => liveContext({ product });
 const piece = (change: object): Piece =>
 	pieceSchema.parse({
 		kind: 'message',
@@ -129,7 +129,7 @@ describe('a page', () => {
 			compiled({ pieces })
 				.resolve({
 					facts: facts(key),
-					live: { product: null, locale: 'en', categoryTitle: () => undefined },
+					live: liveContext({}),
 					visitor: GUEST,
 					now: NOW
 				})
@@ -256,7 +256,7 @@ describe('impact', () => {
 			pages: 0,
 			pieces: [{ piece: 'm' }]
 		});
-		expect(changes({ m: one }, { m: one })).toEqual({ pages: 0, pieces: [], houseTabs: false });
+		expect(changes({ m: one }, { m: one })).toMatchObject({ pages: 0, pieces: [], houseTabs: false, style: false });
 		expect(changes({}, { m: one }, ['m'])).toMatchObject({ pages: 0 });
 	});
 });

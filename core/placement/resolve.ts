@@ -1,6 +1,7 @@
-import type { Facts, PageKind } from '@anbau/core/catalog';
+import type { AttributeDefinition, Facts, PageKind, PageRef } from '@anbau/core/catalog';
 import {
 	renderPiece,
+	styleProperties,
 	type Device,
 	type LiveContext,
 	type Piece,
@@ -41,11 +42,18 @@ export interface TabEntry {
 /** What a page shows: the document that the storefront's script and the weave work from. */
 export interface PageDocument {
 	release: number;
-	page: { kind: PageKind; key: string };
-	/** The instant at which a window opens or closes; null when none is near. */
+	page: PageRef;
+	/** The instant at which a window opens or closes, or a live value changes; null when none is near. */
 	validUntil: string | null;
 	hooks: Record<string, HookEntry[]>;
 	tabs: TabEntry[];
+	/** The store's style as CSS custom properties. */
+	style: Record<string, string>;
+}
+
+/** The document of a page that shows nothing. */
+export function emptyPage(release: number, page: PageRef): PageDocument {
+	return { release, page, validUntil: null, hooks: {}, tabs: [], style: {} };
 }
 
 /** A page asked for. */
@@ -121,7 +129,8 @@ export class CompiledRelease {
 			page: facts.page,
 			validUntil: next === null ? null : new Date(next).toISOString(),
 			hooks,
-			tabs: tabs.length === 0 && !this.houseTabsDiffer(facts.page.kind) ? [] : this.strip(tabs)
+			tabs: tabs.length === 0 && !this.houseTabsDiffer(facts.page.kind) ? [] : this.strip(tabs),
+			style: styleProperties(this.content.style)
 		};
 	}
 
@@ -132,7 +141,15 @@ export class CompiledRelease {
 	): { rendered: RenderedPiece | null; next: number | null } {
 		if (this.isOff(slug) || !this.reaches.get(slug)?.(request.facts)) return { rendered: null, next: null };
 		const { on, next } = isOnFor(piece, { visitor: request.visitor, now: request.now, zone: this.zone });
-		return { rendered: on ? renderPiece(slug, piece, request.live) : null, next };
+		if (!on) return { rendered: null, next };
+		const rendered = renderPiece(slug, piece, request.live);
+		return { rendered, next: rendered.until === null ? next : Math.min(rendered.until, next ?? Infinity) };
+	}
+
+	/** How an attribute is read by shoppers: its label and unit as they were published. */
+	attribute(definition: AttributeDefinition | undefined): AttributeDefinition | undefined {
+		const published = definition && this.content.attributes[definition.code];
+		return published ? { ...definition, ...published } : definition;
 	}
 
 	/** Whether the theme's own tabs are to be touched even where no piece joins them. */

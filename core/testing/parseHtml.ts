@@ -17,6 +17,13 @@ export function elementsOf(html: string): { name: string; attributes: Record<str
 	return found;
 }
 
+/** The text of HTML without its elements. */
+export function textOf(html: string): string {
+	const walk = (node: DefaultTreeAdapterTypes.Node): string =>
+		'value' in node ? node.value : 'childNodes' in node ? node.childNodes.map(walk).join('') : '';
+	return walk(parseFragment(html));
+}
+
 /** What in HTML could run, or lead to what runs. */
 export function dangersIn(html: string): string[] {
 	return elementsOf(html).flatMap(({ name, attributes }) => {

@@ -1,0 +1,27 @@
+import { element, escapeHtml } from './html.js';
+import type { Inline } from './inline.js';
+import type { LiveContext } from './liveContext.js';
+import { formatLeft, formatValue } from './liveFormat.js';
+import { VOLATILE } from './liveNames.js';
+import type { LiveValue } from './liveValues.js';
+
+type Attrs = Extract<Inline, { type: 'liveValue' }>['attrs'];
+
+/**
+ * A live value inside a line. What the shop's page may know better, and what counts down, is marked so that the
+ * storefront's script finds it.
+ */
+export function inlineValue(attrs: Attrs, value: LiveValue, { locale, now }: LiveContext): string {
+	if (value.type === 'countdown') {
+		const until = new Date(value.until).toISOString();
+		return element('time', { 'data-anbau-until': until }, escapeHtml(formatLeft(value.until - now, locale)));
+	}
+	const text = escapeHtml(formatValue(value, locale, attrs.format, attrs.forms));
+	if (!VOLATILE.includes(attrs.name)) return text;
+	const own = {
+		'data-anbau-value': attrs.name.slice('product.'.length),
+		'data-anbau-format': attrs.format,
+		'data-anbau-forms': attrs.forms && JSON.stringify(attrs.forms)
+	};
+	return element('span', own, text);
+}
