@@ -9,7 +9,7 @@ export { liveContext, type LiveContext } from './liveContext.js';
 export { liveValues, type LiveValue } from './liveValues.js';
 export { formatLeft, formatValue, pluralForm } from './liveFormat.js';
 export { FORMATS, type Format, type PluralForms } from './formats.js';
-export { deliverySchema, earliestDelivery, leadOf, type Delivery, type DeliverySettings } from './delivery.js';
+export { dayAt, deliverySchema, earliestDelivery, leadOf, type Delivery, type DeliverySettings } from './delivery.js';
 export { restsOfTag } from './tagRest.js';
 export { parseText, quoteText, textFault } from './textForm.js';
 export { sanitizeHtml, sanitizeSvg } from './sanitize.js';

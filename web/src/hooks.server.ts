@@ -1,5 +1,6 @@
 import type { Handle, HandleServerError } from '@sveltejs/kit';
 import { actorOf, SESSION_COOKIE } from '$lib/server/auth.js';
+import { startFeedSchedule } from '$lib/server/feedSchedule.js';
 import { isUnreachable } from '$lib/server/unreachable.js';
 import { Problem } from '$lib/server/problem.js';
 
@@ -8,6 +9,8 @@ const AWAY = new Problem(
 	503,
 	'Anbau cannot reach its database, so nothing can be read or saved here. The shop goes on from memory.'
 );
+
+startFeedSchedule();
 
 const FOREIGN = new Problem('unauthorized', 403, 'A page of another site cannot change anything here.');
 

@@ -1,33 +1,14 @@
-import { z } from 'zod';
+import type { z } from 'zod';
 import { pieceSchema } from '@anbau/core/pieces';
 import { ruleShape } from '@anbau/core/rules';
+import { ATTRIBUTE_OPERATIONS } from './openapiAttributes.js';
+import { asJson, header, query, ref, schemaOf, text, type Json, type Operation } from './openapiParts.js';
+import { STORE_OPERATIONS } from './openapiStore.js';
 import { houseTabSchema } from './work/houseTabs.js';
 import { productQuerySchema } from './work/products.js';
 import { publishSchema } from './work/releases.js';
 import { explainSchema } from './work/rules.js';
 
-type Json = Record<string, unknown>;
-
-interface Operation {
-	method: 'get' | 'put' | 'post' | 'patch' | 'delete';
-	path: string;
-	summary: string;
-	/** Media type and schema of what goes in. */
-	body?: Record<string, Json>;
-	parameters?: Json[];
-	/** The status of success, if not 200. */
-	status?: number;
-}
-
-const schemaOf = (schema: z.ZodType): Json => {
-	const { $schema: _dialect, ...json } = z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }) as Json;
-	return json;
-};
-const ref = (name: string): Json => ({ $ref: `#/components/schemas/${name}` });
-const asJson = (schema: Json): Record<string, Json> => ({ 'application/json': schema });
-const text: Json = { type: 'string' };
-const query = (name: string, schema: Json): Json => ({ name, in: 'query', schema });
-const header = (name: string, description: string): Json => ({ name, in: 'header', description, schema: text });
 const properties = (schema: z.ZodType): [string, Json][] =>
 	Object.entries((schemaOf(schema).properties ?? {}) as Record<string, Json>);
 
@@ -119,6 +100,8 @@ const OPERATIONS: Operation[] = [
 		summary: 'Rename, order or hide one of the theme’s tabs.',
 		body: asJson(schemaOf(houseTabSchema))
 	},
+	...ATTRIBUTE_OPERATIONS,
+	...STORE_OPERATIONS,
 	{ method: 'get', path: '/jobs/{id}', summary: 'How far a running import is.' },
 	{
 		method: 'delete',

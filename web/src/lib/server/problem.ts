@@ -20,6 +20,10 @@ export type ProblemType =
 	| 'unsupported'
 	| 'too-many-tries'
 	| 'shop-away'
+	| 'feed-away'
+	| 'would-lose'
+	| 'gone'
+	| 'in-use'
 	| 'nothing-to-publish';
 
 /**

@@ -1,4 +1,4 @@
-import type { Piece } from '@anbau/core/pieces';
+import { upgradedPiece, type Piece } from '@anbau/core/pieces';
 import { many, one, type Db } from './pool.js';
 
 /** A piece's draft row. */
@@ -15,20 +15,25 @@ export interface PieceRow {
 
 const COLUMNS = 'slug, doc, "on", version, removed, created, updated, updated_by AS "updatedBy"';
 
-export function allPieces(db: Db, storeId: number): Promise<PieceRow[]> {
-	return many<PieceRow>(db, `SELECT ${COLUMNS} FROM piece WHERE store_id = $1 ORDER BY slug`, [storeId]);
+type Row = PieceRow & { [column: string]: unknown };
+
+const pieceOf = (row: Row): PieceRow => ({ ...row, doc: upgradedPiece(row.doc) });
+
+export async function allPieces(db: Db, storeId: number): Promise<PieceRow[]> {
+	const rows = await many<Row>(db, `SELECT ${COLUMNS} FROM piece WHERE store_id = $1 ORDER BY slug`, [storeId]);
+	return rows.map(pieceOf);
 }
 
-export function pieceBySlug(db: Db, storeId: number, slug: string): Promise<PieceRow | undefined> {
-	return one<PieceRow>(db, `SELECT ${COLUMNS} FROM piece WHERE store_id = $1 AND slug = $2`, [storeId, slug]);
+export async function pieceBySlug(db: Db, storeId: number, slug: string): Promise<PieceRow | undefined> {
+	const row = await one<Row>(db, `SELECT ${COLUMNS} FROM piece WHERE store_id = $1 AND slug = $2`, [storeId, slug]);
+	return row && pieceOf(row);
 }
 
 /** The row locked until the transaction ends. */
-export function lockedPiece(db: Db, storeId: number, slug: string): Promise<PieceRow | undefined> {
-	return one<PieceRow>(db, `SELECT ${COLUMNS} FROM piece WHERE store_id = $1 AND slug = $2 FOR UPDATE`, [
-		storeId,
-		slug
-	]);
+export async function lockedPiece(db: Db, storeId: number, slug: string): Promise<PieceRow | undefined> {
+	const text = `SELECT ${COLUMNS} FROM piece WHERE store_id = $1 AND slug = $2 FOR UPDATE`;
+	const row = await one<Row>(db, text, [storeId, slug]);
+	return row && pieceOf(row);
 }
 
 /** Writes a draft, new or over the one there; a deleted one comes back. */
@@ -40,7 +45,7 @@ export async function savePiece(
 	on: boolean,
 	by: string
 ): Promise<PieceRow> {
-	const row = await one<PieceRow>(
+	const row = await one<Row>(
 		db,
 		`INSERT INTO piece (store_id, slug, doc, "on", updated_by) VALUES ($1, $2, $3, $4, $5)
 		 ON CONFLICT (store_id, slug) DO UPDATE SET doc = excluded.doc, "on" = excluded."on", version = piece.version + 1,

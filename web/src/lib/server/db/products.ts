@@ -20,6 +20,15 @@ export function productByKey(db: Db, storeId: number, key: string): Promise<Prod
 	return one<Row<Product>>(db, `SELECT ${COLUMNS} FROM product p WHERE p.store_id = $1 AND p.key = $2`, [storeId, key]);
 }
 
+/** The products of some keys; without descriptions. */
+export function productsByKeys(db: Db, storeId: number, keys: readonly string[]): Promise<Product[]> {
+	const light = COLUMNS.replace('p.description', `'' AS description`);
+	return many<Row<Product>>(db, `SELECT ${light} FROM product p WHERE p.store_id = $1 AND p.key = ANY($2)`, [
+		storeId,
+		keys
+	]);
+}
+
 export function allCategories(db: Db, storeId: number): Promise<Category[]> {
 	return many<Row<Category>>(
 		db,

@@ -1,4 +1,4 @@
-import type { ReleaseContent } from '@anbau/core/placement';
+import { upgradedRelease, type ReleaseContent } from '@anbau/core/placement';
 import { many, one, type Db } from './pool.js';
 
 /** A release without its content, as it is listed. */
@@ -14,20 +14,20 @@ export interface ReleaseRow extends ReleaseSummary {
 	content: ReleaseContent;
 }
 
-export function latestRelease(db: Db, storeId: number): Promise<ReleaseRow | undefined> {
-	return one<ReleaseRow>(
-		db,
-		'SELECT number, note, pages, author, created, content FROM release WHERE store_id = $1 ORDER BY number DESC LIMIT 1',
-		[storeId]
-	);
+type Row = ReleaseRow & { [column: string]: unknown };
+const COLUMNS = 'number, note, pages, author, created, content';
+
+const releaseOf = (row: Row | undefined): ReleaseRow | undefined =>
+	row && { ...row, content: upgradedRelease(row.content) };
+
+export async function latestRelease(db: Db, storeId: number): Promise<ReleaseRow | undefined> {
+	const text = `SELECT ${COLUMNS} FROM release WHERE store_id = $1 ORDER BY number DESC LIMIT 1`;
+	return releaseOf(await one<Row>(db, text, [storeId]));
 }
 
-export function releaseByNumber(db: Db, storeId: number, number: number): Promise<ReleaseRow | undefined> {
-	return one<ReleaseRow>(
-		db,
-		'SELECT number, note, pages, author, created, content FROM release WHERE store_id = $1 AND number = $2',
-		[storeId, number]
-	);
+export async function releaseByNumber(db: Db, storeId: number, number: number): Promise<ReleaseRow | undefined> {
+	const text = `SELECT ${COLUMNS} FROM release WHERE store_id = $1 AND number = $2`;
+	return releaseOf(await one<Row>(db, text, [storeId, number]));
 }
 
 export function listReleases(db: Db, storeId: number): Promise<ReleaseSummary[]> {

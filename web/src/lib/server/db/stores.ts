@@ -1,4 +1,6 @@
+import { styleSchema, type Style } from '@anbau/core/pieces';
 import { one, type Db } from './pool.js';
+import { storeSettingsSchema, type StoreSettings } from './storeSettings.js';
 
 /** A store as everything else belongs to it. */
 export interface Store {
@@ -11,30 +13,49 @@ export interface Store {
 	zone: string;
 	visitorSecret: string;
 	cacheSeconds: number;
+	settings: StoreSettings;
+	/** The draft of the store's style. */
+	style: Style;
 }
 
-const COLUMNS =
-	'id, key, name, url, currency, locale, zone, visitor_secret AS "visitorSecret", cache_seconds AS "cacheSeconds"';
+type Row = Store & { [column: string]: unknown };
 
-export function storeById(db: Db, id: number): Promise<Store | undefined> {
-	return one<Store>(db, `SELECT ${COLUMNS} FROM store WHERE id = $1`, [id]);
+const COLUMNS = `id, key, name, url, currency, locale, zone, visitor_secret AS "visitorSecret",
+	cache_seconds AS "cacheSeconds", settings, style`;
+
+const storeOf = (row: Row | undefined): Store | undefined =>
+	row && { ...row, settings: storeSettingsSchema.parse(row.settings), style: styleSchema.parse(row.style) };
+
+export async function storeById(db: Db, id: number): Promise<Store | undefined> {
+	return storeOf(await one<Row>(db, `SELECT ${COLUMNS} FROM store WHERE id = $1`, [id]));
 }
 
-export function storeByKey(db: Db, key: string): Promise<Store | undefined> {
-	return one<Store>(db, `SELECT ${COLUMNS} FROM store WHERE key = $1`, [key]);
+export async function storeByKey(db: Db, key: string): Promise<Store | undefined> {
+	return storeOf(await one<Row>(db, `SELECT ${COLUMNS} FROM store WHERE key = $1`, [key]));
 }
 
-export async function insertStore(db: Db, store: Omit<Store, 'id' | 'cacheSeconds'>): Promise<Store> {
-	const row = await one<Store>(
+type NewStore = Omit<Store, 'id' | 'cacheSeconds' | 'settings' | 'style'>;
+
+export async function insertStore(db: Db, store: NewStore): Promise<Store> {
+	const row = await one<Row>(
 		db,
 		`INSERT INTO store (key, name, url, currency, locale, zone, visitor_secret)
 		 VALUES ($1, $2, $3, $4, $5, $6, $7) RETURNING ${COLUMNS}`,
 		[store.key, store.name, store.url, store.currency, store.locale, store.zone, store.visitorSecret]
 	);
-	if (!row) throw new Error('the store was not inserted');
-	return row;
+	const inserted = storeOf(row);
+	if (!inserted) throw new Error('the store was not inserted');
+	return inserted;
 }
 
 export async function setStoreUrl(db: Db, id: number, url: string): Promise<void> {
 	await db.query('UPDATE store SET url = $2 WHERE id = $1', [id, url]);
+}
+
+export async function saveStoreSettings(db: Db, id: number, settings: StoreSettings): Promise<void> {
+	await db.query('UPDATE store SET settings = $2 WHERE id = $1', [id, JSON.stringify(settings)]);
+}
+
+export async function saveStoreStyle(db: Db, id: number, style: Style): Promise<void> {
+	await db.query('UPDATE store SET style = $2 WHERE id = $1', [id, JSON.stringify(style)]);
 }

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { CompiledRelease, EMPTY_RELEASE } from '@anbau/core/placement';
 import { listen, type News } from '../db/notify.js';
+import { allIcons } from '../db/icons.js';
 import { offSlugs } from '../db/pieces.js';
 import { database } from '../db/pool.js';
 import { latestRelease } from '../db/releases.js';
@@ -18,6 +19,8 @@ export interface StoreState {
 	store: Store;
 	catalog: CatalogState;
 	release: CompiledRelease;
+	/** The owner's own icons by slug, as cleaned SVG. */
+	icons: ReadonlyMap<string, string>;
 }
 
 interface Held extends StoreState {
@@ -65,13 +68,13 @@ class StoreStates {
 		if (held) held.catalog = await CatalogState.load(id);
 	}
 
-	/** Reads one product anew. */
-	async reloadProduct(id: number, key: string): Promise<void> {
+	/** Reads some products anew. */
+	async reloadProducts(id: number, keys: readonly string[]): Promise<void> {
 		const held = await this.held.get(id);
-		if (held) held.catalog = await held.catalog.withProduct(id, key);
+		if (held) held.catalog = await held.catalog.withProducts(id, keys);
 	}
 
-	/** Reads a store's release, off switches and settings anew. */
+	/** Reads a store's release, off switches, icons and settings anew. */
 	async reloadRelease(id: number): Promise<void> {
 		const held = await this.held.get(id);
 		if (held) Object.assign(held, await loadRelease(id));
@@ -121,7 +124,7 @@ async function loadRelease(id: number): Promise<Omit<Held, 'catalog'>> {
 		(slug) => off.has(slug),
 		now
 	);
-	return { store, off, release, compiledAt: now };
+	return { store, off, release, icons: await allIcons(db, id), compiledAt: now };
 }
 
 function recompile(held: Held, now: number): void {

@@ -26,9 +26,10 @@ export abstract class CatalogRows {
 	private readonly lineOf = new Map<string, number>();
 	protected readonly context: RowContext;
 
-	constructor(currency: string) {
+	constructor(currency: string, attribute: RowContext['attribute'] = () => undefined) {
 		this.context = {
 			currency,
+			attribute,
 			onCategories: (path) => {
 				for (const category of path) this.categories.set(category.key, category);
 			}

@@ -38,7 +38,9 @@ export async function importCatalog(
 	mode: ImportMode,
 	job: Job
 ): Promise<ImportResult> {
-	const rows = format === 'csv' ? new CsvCatalogRows(store.currency) : new NdjsonCatalogRows(store.currency);
+	const { catalog } = await storeStates.byId(store.id, Date.now());
+	const Rows = format === 'csv' ? CsvCatalogRows : NdjsonCatalogRows;
+	const rows = new Rows(store.currency, catalog.attribute);
 	const result = await transaction(async (client) => {
 		await lockStore(client, store.id, 'catalog');
 		const stage = await CatalogStage.open(client, store);

@@ -3,7 +3,8 @@ import { jwtVerify } from 'jose';
 import { z } from 'zod';
 import { factsOfPage, factsOfProduct, PAGE_KINDS, type PageRef } from '@anbau/core/catalog';
 import { GUEST, type Visitor } from '@anbau/core/pieces';
-import type { PageDocument } from '@anbau/core/placement';
+import { emptyPage, type PageDocument } from '@anbau/core/placement';
+import { liveOn } from '../state/liveOn.js';
 import { storeStates, type StoreState } from '../state/storeStates.js';
 
 const querySchema = z.object({
@@ -43,17 +44,14 @@ export async function livePage(
 }
 
 function resolvePage(state: StoreState, page: PageRef, visitor: Visitor, now: number): PageDocument {
-	const { store, catalog, release } = state;
+	const { catalog, release } = state;
 	const product = page.kind === 'product' ? catalog.product(page.key) : undefined;
-	const live = { product: product ?? null, locale: store.locale, categoryTitle: catalog.categoryTitle };
-	if (page.kind === 'product' && !product) {
-		return { release: release.number, page, validUntil: null, hooks: {}, tabs: [] };
-	}
+	if (page.kind === 'product' && !product) return emptyPage(release.number, page);
 	const facts = product ? factsOfProduct(product) : factsOfPage(page);
-	return release.resolve({ facts, live, visitor, now });
+	return release.resolve({ facts, live: liveOn(state, page, product ?? null, now), visitor, now });
 }
 
-/** Browsers always ask again; shared caches may keep the document, but never past the next change of a window. */
+/** Browsers always ask again; shared caches may keep the document, but never past the next change. */
 function sharedCaching(state: StoreState, document: PageDocument, now: number): string {
 	const untilChange =
 		document.validUntil === null ? Infinity : Math.max(0, Math.floor((Date.parse(document.validUntil) - now) / 1000));

@@ -51,7 +51,7 @@ export async function catalogFilters(
 /** Sets single values of one product, read like a catalogue row; absent ones are kept, null clears. */
 export async function patchProduct(actor: Actor, key: string, input: unknown): Promise<Product> {
 	await getProduct(actor, key);
-	const { store } = await storeStates.byId(actor.storeId, Date.now());
+	const { store, catalog } = await storeStates.byId(actor.storeId, Date.now());
 	const values = readBy(z.record(z.string(), z.unknown()), input, 'The product');
 	if ('key' in values)
 		throw new Problem('invalid', 422, 'The product cannot be taken as it is.', [
@@ -60,7 +60,7 @@ export async function patchProduct(actor: Actor, key: string, input: unknown): P
 	const categories: Category[] = [];
 	const reading = readRow(
 		{ ...values, key },
-		{ currency: store.currency, onCategories: (path) => categories.push(...path) }
+		{ currency: store.currency, onCategories: (path) => categories.push(...path), attribute: catalog.attribute }
 	);
 	if (!reading.ok) {
 		const faults = reading.faults.map(({ column, reason }) => ({ at: `/${column}`, message: reason }));
@@ -76,6 +76,6 @@ export async function patchProduct(actor: Actor, key: string, input: unknown): P
 		await tell(client, { process: PROCESS_ID, store: actor.storeId, what: 'catalog' });
 	});
 	if (categories.length > 0) await storeStates.reloadCatalog(actor.storeId);
-	else await storeStates.reloadProduct(actor.storeId, key);
+	else await storeStates.reloadProducts(actor.storeId, [key]);
 	return getProduct(actor, key);
 }

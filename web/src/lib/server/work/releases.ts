@@ -2,18 +2,20 @@ import { z } from 'zod';
 import { canonicalJson } from '@anbau/core/pieces';
 import { EMPTY_RELEASE, impact, type Impact, type ReleaseContent } from '@anbau/core/placement';
 import { writeAudit } from '../db/audit.js';
+import { allAttributes } from '../db/attributes.js';
 import { allHouseTabs } from '../db/houseTabs.js';
 import { tell } from '../db/notify.js';
 import { allPieces, deletePieces, type PieceRow } from '../db/pieces.js';
 import { database, lockStore, transaction, type Db } from '../db/pool.js';
 import { insertRelease, latestRelease, listReleases, releaseByNumber, type ReleaseSummary } from '../db/releases.js';
+import { storeById } from '../db/stores.js';
 import type { Actor } from '../db/users.js';
 import { Problem, readBy } from '../problem.js';
 import { PROCESS_ID, storeStates } from '../state/storeStates.js';
 
 /** What waits to be published. */
 export interface Waiting extends Impact {
-	/** How many pieces change, the theme's tabs counted as one. */
+	/** How many things change: pieces and attributes, the theme's tabs and the store's style counted as one each. */
 	changes: number;
 }
 
@@ -22,7 +24,8 @@ export async function waiting(actor: Actor, pieces: string[] | null, now: number
 	const { catalog } = await storeStates.byId(actor.storeId, now);
 	const { before, after, off } = await compose(database(), actor.storeId, pieces);
 	const found = impact(before, after, catalog.index, now, (slug) => off.has(slug));
-	return { ...found, changes: found.pieces.length + (found.houseTabs ? 1 : 0) };
+	const others = Number(found.houseTabs) + Number(found.style) + found.attributes.length;
+	return { ...found, changes: found.pieces.length + others };
 }
 
 interface Composition {
@@ -45,13 +48,26 @@ async function compose(db: Db, storeId: number, only: string[] | null): Promise<
 		if (row.removed) delete pieces[row.slug];
 		else pieces[row.slug] = row.doc;
 	}
-	const houseTabs = only === null ? await allHouseTabs(db, storeId) : before.houseTabs;
+	const rest = only === null ? await draftOfStore(db, storeId) : {};
 	return {
 		number: (latest?.number ?? 0) + 1,
 		before,
-		after: { ...before, pieces, houseTabs },
+		after: { ...before, ...rest, pieces },
 		off: new Set(rows.filter((row) => !row.on).map((row) => row.slug)),
 		gone: chosen.filter((row) => row.removed).map((row) => row.slug)
+	};
+}
+
+/** What a release holds beside pieces, as the drafts are. */
+async function draftOfStore(
+	db: Db,
+	storeId: number
+): Promise<Pick<ReleaseContent, 'houseTabs' | 'style' | 'attributes'>> {
+	const definitions = await allAttributes(db, storeId);
+	return {
+		houseTabs: await allHouseTabs(db, storeId),
+		style: (await storeById(db, storeId))?.style ?? {},
+		attributes: Object.fromEntries(definitions.map(({ code, label, unit }) => [code, { label, unit }]))
 	};
 }
 

@@ -15,6 +15,7 @@ import { pieceBySlug } from '../db/pieces.js';
 import { database } from '../db/pool.js';
 import type { Actor } from '../db/users.js';
 import { Problem, readBy } from '../problem.js';
+import { liveOn } from '../state/liveOn.js';
 import { storeStates } from '../state/storeStates.js';
 
 export interface ReachAnswer {
@@ -64,7 +65,8 @@ export const explainSchema = z.strictObject({
 export async function explain(actor: Actor, input: unknown, clock: number): Promise<Explanation> {
 	const question = readBy(explainSchema, input, 'The question');
 	const now = question.at === undefined ? clock : Date.parse(question.at);
-	const { store, catalog, release } = await storeStates.byId(actor.storeId, clock);
+	const state = await storeStates.byId(actor.storeId, clock);
+	const { store, catalog, release } = state;
 	const row = await pieceBySlug(database(), actor.storeId, question.piece);
 	if (!row) throw notThere('/piece', `There is no piece with the slug “${question.piece}”.`);
 	const product = catalog.product(question.product);
@@ -72,7 +74,7 @@ export async function explain(actor: Actor, input: unknown, clock: number): Prom
 	const content = { ...release.content, pieces: { ...release.content.pieces, [row.slug]: row.doc } };
 	const draft = new CompiledRelease(release.number, content, store.zone, (slug) => slug === row.slug && !row.on, now);
 	const facts = factsOfProduct(product);
-	const live = { product, locale: store.locale, categoryTitle: catalog.categoryTitle };
+	const live = liveOn(state, facts.page, product, now);
 	const visitor = question.visitor ?? GUEST;
 	return explainPiece({
 		slug: row.slug,
@@ -83,7 +85,11 @@ export async function explain(actor: Actor, input: unknown, clock: number): Prom
 		live,
 		circumstances: { visitor, now, zone: store.zone },
 		exceptions: exceptionsByPiece(content.exceptions)(row.slug),
-		names: { category: catalog.categoryTitle, product: (key) => catalog.product(key)?.title },
+		names: {
+			category: catalog.categoryTitle,
+			product: (key) => catalog.product(key)?.title,
+			attribute: (code) => catalog.attribute(code)?.label
+		},
 		document: draft.resolve({ facts, live, visitor, now })
 	});
 }
