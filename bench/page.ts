@@ -1,6 +1,6 @@
 import Mustache from 'mustache';
 import { factsOfProduct, formatMoney } from '@anbau/core/catalog';
-import { GUEST, pieceSchema, type Piece } from '@anbau/core/pieces';
+import { GUEST, liveContext, pieceSchema, type Piece } from '@anbau/core/pieces';
 import { CompiledRelease, EMPTY_RELEASE } from '@anbau/core/placement';
 import { bareProduct } from '../core/testing/bareProduct.js';
 import { slower, time, type Result } from './measure.js';
@@ -38,7 +38,7 @@ export function benchPage(): Result[] {
 	const pieces = Object.fromEntries(Array.from({ length: COUNT }, (_, i) => [`piece-${i}`, piece(i)]));
 	const now = Date.now();
 	const release = new CompiledRelease(1, { ...EMPTY_RELEASE, pieces }, 'Europe/Berlin', () => false, now);
-	const live = { product, locale: 'en', categoryTitle: () => undefined };
+	const live = liveContext({ product });
 	const ours = () => release.resolve({ facts: factsOfProduct(product), live, visitor: GUEST, now });
 	const templates = Array.from({ length: COUNT }, (_, i) => `${TEMPLATE.slice(0, -18)} (${i})</div></div></div>`);
 	const view = { title: product.title, price: formatMoney(product.price ?? 0, 'EUR', 'en'), lead: '15 days' };

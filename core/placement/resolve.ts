@@ -1,5 +1,7 @@
 import type { AttributeDefinition, Facts, PageKind, PageRef } from '@anbau/core/catalog';
 import {
+	bodiesOf,
+	partsOf,
 	renderPiece,
 	styleProperties,
 	type Device,
@@ -49,11 +51,15 @@ export interface PageDocument {
 	tabs: TabEntry[];
 	/** The store's style as CSS custom properties. */
 	style: Record<string, string>;
+	/** The language of what is filled in, BCP 47. */
+	locale: string;
+	/** Whether some piece of the store lists what a visitor looked at, so that visited products are remembered. */
+	remembers: boolean;
 }
 
 /** The document of a page that shows nothing. */
 export function emptyPage(release: number, page: PageRef): PageDocument {
-	return { release, page, validUntil: null, hooks: {}, tabs: [], style: {} };
+	return { release, page, validUntil: null, hooks: {}, tabs: [], style: {}, locale: 'en', remembers: false };
 }
 
 /** A page asked for. */
@@ -78,6 +84,7 @@ interface Candidate extends Ordered {
 export class CompiledRelease {
 	private readonly byPage = new Map<PageKind, Candidate[]>();
 	private readonly reaches = new Map<string, Predicate>();
+	private readonly remembers: boolean;
 
 	constructor(
 		readonly number: number,
@@ -98,6 +105,7 @@ export class CompiledRelease {
 			}
 		}
 		for (const list of this.byPage.values()) list.sort(byOrder);
+		this.remembers = Object.values(content.pieces).some(listsRecent);
 	}
 
 	/**
@@ -130,7 +138,9 @@ export class CompiledRelease {
 			validUntil: next === null ? null : new Date(next).toISOString(),
 			hooks,
 			tabs: tabs.length === 0 && !this.houseTabsDiffer(facts.page.kind) ? [] : this.strip(tabs),
-			style: styleProperties(this.content.style)
+			style: styleProperties(this.content.style),
+			locale: request.live.locale,
+			remembers: this.remembers
 		};
 	}
 
@@ -167,6 +177,13 @@ export class CompiledRelease {
 		const own = pieces.map(({ since, id, ...entry }) => ({ entry, priority: entry.priority, since, id }));
 		return [...house, ...own].sort(byOrder).map(({ entry }) => entry);
 	}
+}
+
+/** Whether a piece lists the products that a visitor looked at. */
+function listsRecent(piece: Piece): boolean {
+	return bodiesOf(piece).some(({ body }) =>
+		[...partsOf(body)].some(({ part }) => part.type === 'productList' && part.attrs.source === 'recent')
+	);
 }
 
 function hookEntry({ slug, piece, placement }: Candidate, { html }: RenderedPiece): HookEntry {

@@ -2,7 +2,9 @@ import type { PageDocument } from '@anbau/core/placement';
 import { fetchDocument, type PageOf } from './fetchDocument.js';
 import { loadStyle, warnOfPolicy } from './page.js';
 import { place, placeTabs, type Placed } from './place.js';
+import type { Wire } from './opening.js';
 import type { BuildStrip } from './tabs.js';
+import type { valuesOf } from './values.js';
 
 /**
  * The storefront's script. It finds the page's hooks, fetches one document and places the pieces; whatever goes
@@ -27,10 +29,26 @@ function start(script: HTMLScriptElement): void {
 
 	/** Places the present document, in the place of what an earlier one brought. */
 	async function show(document_: PageDocument): Promise<void> {
-		const build = needsTabs(document_) ? await loadTabs(base) : null;
+		const written = JSON.stringify([document_.hooks, document_.tabs]);
+		const load = async <Module>(needed: boolean, name: string) =>
+			needed ? ((await import(`${base}${name}.js`)) as Module) : null;
+		const [tabs, opening, values] = await Promise.all([
+			load<{ buildStrip: BuildStrip }>(
+				document_.tabs.length > 0 || written.includes('data-anbau-tabs'),
+				'anbau-tabs'
+			),
+			load<{ wire: Wire }>(/data-anbau-(accordion|dialog|closable|pictures)/.test(written), 'anbau-opening'),
+			load<{ valuesOf: typeof valuesOf }>(
+				document_.remembers || /data-anbau-(value|until|recent)/.test(written),
+				'anbau-values'
+			)
+		]);
 		placed?.undo();
-		placed = place(document_, document);
-		if (build) placeTabs(placed, document_, document, build);
+		const live = values?.valuesOf(document_, document);
+		placed = place(document_, document, live?.prepare);
+		if (tabs) placeTabs(placed, document_, document, tabs.buildStrip, live?.prepare);
+		opening?.wire(placed.nodes, document_);
+		live?.run(placed.nodes);
 		observer.takeRecords();
 	}
 
@@ -70,15 +88,6 @@ function pageOf({ dataset }: HTMLScriptElement): PageOf {
 
 function hasPieces(found: PageDocument): boolean {
 	return found.tabs.length > 0 || Object.keys(found.hooks).length > 0;
-}
-
-function needsTabs(found: PageDocument): boolean {
-	return found.tabs.length > 0 || JSON.stringify(found.hooks).includes('data-anbau-tabs');
-}
-
-async function loadTabs(base: string): Promise<BuildStrip> {
-	const module = (await import(`${base}anbau-tabs.js`)) as { buildStrip: BuildStrip };
-	return module.buildStrip;
 }
 
 /** Runs work and keeps its failure out of the page. */

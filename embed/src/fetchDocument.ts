@@ -34,8 +34,8 @@ export async function fetchDocument(base: string, page: PageOf): Promise<PageDoc
 
 function isDocument(found: unknown): found is PageDocument {
 	if (typeof found !== 'object' || found === null || !('hooks' in found) || !('tabs' in found)) return false;
-	const { hooks, tabs } = found;
+	const { hooks, tabs, style } = found as { hooks: unknown; tabs: unknown; style?: unknown };
 	return (
-		typeof hooks === 'object' && hooks !== null && Object.values(hooks).every(Array.isArray) && Array.isArray(tabs)
+		typeof hooks === 'object' && hooks !== null && Object.values(hooks).every(Array.isArray) && Array.isArray(tabs) && typeof style === 'object' && style !== null
 	);
 }

@@ -1,4 +1,5 @@
 import type { PageDocument } from '@anbau/core/placement';
+import { wire } from './opening.js';
 import { place, placeTabs, type Placed } from './place.js';
 import { buildStrip } from './tabs.js';
 
@@ -17,6 +18,7 @@ function show({ document: found, focus }: Order): void {
 	placed?.undo();
 	placed = place(found, document);
 	placeTabs(placed, found, document, buildStrip);
+	wire(placed.nodes, found);
 	parent.postMessage({ anbau: 'shown', missing: placed.missing }, '*');
 	if (focus !== null) lookAt(focus, openTab ?? null);
 }

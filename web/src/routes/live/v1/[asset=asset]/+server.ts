@@ -1,8 +1,10 @@
 import { createHash } from 'node:crypto';
 import script from '@anbau/embed/anbau.js?raw';
 import style from '@anbau/embed/anbau.css?raw';
+import openingScript from '@anbau/embed/anbau-opening.js?raw';
 import previewScript from '@anbau/embed/anbau-preview.js?raw';
 import tabsScript from '@anbau/embed/anbau-tabs.js?raw';
+import valuesScript from '@anbau/embed/anbau-values.js?raw';
 import type { RequestHandler } from './$types';
 
 interface Asset {
@@ -18,6 +20,8 @@ const ASSETS = new Map<string, Asset>(
 	[
 		['anbau.js', SCRIPT, script] as const,
 		['anbau-tabs.js', SCRIPT, tabsScript] as const,
+		['anbau-opening.js', SCRIPT, openingScript] as const,
+		['anbau-values.js', SCRIPT, valuesScript] as const,
 		['anbau-preview.js', SCRIPT, previewScript] as const,
 		['anbau.css', 'text/css; charset=utf-8', style] as const
 	].map(

@@ -1,0 +1,98 @@
+import type { PageDocument } from '@anbau/core/placement';
+import { offerOf, type Offer } from './offer.js';
+import { fillRecent, rememberVisit } from './recent.js';
+import type { Prepare } from './place.js';
+
+/** What the values of a page need in its browser. */
+export interface Values {
+	prepare: Prepare;
+	/** Lets what counts down count, for as long as it is on the page. */
+	run(nodes: readonly Element[]): void;
+}
+
+/** Makes ready what the visitor's browser knows better than the server: price and stock of the page itself, visits. */
+export function valuesOf(found: PageDocument, root: Document): Values {
+	const offer = offerOf(root);
+	if (found.remembers && offer && found.page.kind === 'product') rememberVisit(found.page.key, offer);
+	return {
+		prepare: (nodes) => {
+			for (const span of nodes.querySelectorAll<HTMLElement>('[data-anbau-value]')) fill(span, offer, found.locale);
+			for (const list of nodes.querySelectorAll<HTMLElement>('[data-anbau-recent]')) {
+				if (!fillRecent(list, found.page.key, found.locale)) leave(list);
+			}
+			for (const time of nodes.querySelectorAll<HTMLElement>('[data-anbau-until]')) tick(time, found.locale);
+			return nodes.querySelector('.anbau-message .anbau-body:empty') === null && hasContent(nodes);
+		},
+		run: (nodes) => {
+			const times = nodes.flatMap((node) => [...node.querySelectorAll<HTMLElement>('[data-anbau-until]')]);
+			if (times.length === 0) return;
+			const timer = setInterval(() => {
+				const left = times.filter((time) => time.isConnected);
+				if (left.length === 0) clearInterval(timer);
+				for (const time of left) tick(time, found.locale);
+			}, 1000);
+		}
+	};
+}
+
+function hasContent(nodes: DocumentFragment): boolean {
+	return nodes.textContent?.trim() !== '' || nodes.querySelector('img, iframe, hr') !== null;
+}
+
+/** Takes a value's block away: its row, item or paragraph, and what it leaves empty. */
+function leave(element: Element): void {
+	let block = element.closest('tr, li, p, h2, h3, h4, [data-anbau-recent]') ?? element;
+	for (let parent = block.parentElement; parent && parent.children.length === 1; parent = parent.parentElement) {
+		if (parent.matches('.anbau-text, .anbau-message, .anbau-slot, .anbau-panel')) break;
+		block = parent;
+	}
+	block.remove();
+}
+
+/** Writes a value as the page itself has it; one that it says is gone takes its block away. */
+function fill(span: HTMLElement, offer: Offer | null, locale: string): void {
+	if (!offer) return;
+	const { anbauValue: name, anbauForms: forms, anbauFormat: format, anbauList: list } = span.dataset;
+	if (name === 'stock') {
+		if (offer.soldOut || offer.stock === 0) leave(span);
+		else if (offer.stock !== null) span.textContent = counted(offer.stock, forms, locale);
+		return;
+	}
+	const { price, currency } = offer;
+	if (price === null || !/^[A-Z]{3}$/.test(currency) || name === 'listPrice') return;
+	const money = (amount: number) =>
+		new Intl.NumberFormat(locale, {
+			style: 'currency',
+			currency,
+			...(format === 'whole' ? { minimumFractionDigits: 0, maximumFractionDigits: 0 } : {})
+		}).format(amount);
+	if (name === 'price') span.textContent = money(price);
+	else if (list !== undefined) {
+		const saving = Number(list) - price;
+		if (saving <= 0) leave(span);
+		else if (name === 'saving') span.textContent = money(saving);
+		else span.textContent = new Intl.NumberFormat(locale, { style: 'percent' }).format(Math.floor((100 * saving) / Number(list)) / 100);
+	}
+}
+
+function counted(count: number, forms: string | undefined, locale: string): string {
+	const number = new Intl.NumberFormat(locale).format(count);
+	if (forms === undefined) return number;
+	const known = JSON.parse(forms) as Record<string, string>;
+	const form = known[`=${count}`] ?? known[new Intl.PluralRules(locale).select(count)] ?? known.other ?? '#';
+	return form.replace(/#/g, number);
+}
+
+/** Writes how much time is left; at zero what counts down goes. */
+function tick(time: HTMLElement, locale: string): void {
+	const minutes = Math.ceil((Date.parse(time.dataset.anbauUntil ?? '') - Date.now()) / 60_000);
+	if (!(minutes > 0)) return leave(time);
+	const unit = (value: number, name: string) =>
+		new Intl.NumberFormat(locale, { style: 'unit', unit: name, unitDisplay: 'short' }).format(value);
+	const parts = [
+		...(minutes >= 60 ? [unit(Math.floor(minutes / 60), 'hour')] : []),
+		...(minutes % 60 > 0 ? [unit(minutes % 60, 'minute')] : [])
+	];
+	const text = parts.join(' ');
+	if (time.textContent !== text) time.textContent = text;
+}
