@@ -11,7 +11,11 @@ export function benchScript(): Result[] {
 	const sum = (names: string[]) => names.reduce((bytes, name) => bytes + size(name), 0);
 	return [
 		limited('script with tabs and messages, brotli', sum(['anbau', 'anbau-tabs']), 4096),
-		limited('script with everything loaded, brotli', sum(['anbau', 'anbau-tabs', 'anbau-opening', 'anbau-values']), 9216)
+		limited(
+			'script with everything loaded, brotli',
+			sum(['anbau', 'anbau-tabs', 'anbau-opening', 'anbau-values']),
+			9216
+		)
 	];
 }
 

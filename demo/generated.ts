@@ -91,7 +91,7 @@ const FAMILIES: Family[] = [
 		price: [28, 46],
 		tags: ['bare-root', 'lead: 5 days'],
 		summary: 'Two years old, on a rootstock for gardens.',
-		attributes: { hardiness: ['to −20 °C', 'to −24 °C'], spacing: ['3 m', '4 m'] },
+		attributes: { hardiness: ['to −20 °C', 'to −24 °C'], spacing: ['300 cm', '400 cm'] },
 		brand: 'Hollowmere nursery'
 	},
 	{

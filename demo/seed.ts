@@ -1,3 +1,5 @@
+import { DEMO_ATTRIBUTES, DEMO_SEASONS, DEMO_VALUES } from './attributes.js';
+import { DEMO_DOCUMENTS } from './documents.js';
 import { HOUSE_TABS } from './houseTabs.js';
 import { DEMO_PIECES } from './pieces.js';
 import { catalogueCsv, demoProducts } from './products.js';
@@ -17,6 +19,48 @@ async function call(method: string, path: string, body?: BodyInit, type = 'appli
 	if (!response.ok) throw new Error(`${method} ${path} answered ${response.status}: ${text}`);
 	return text === '' ? null : JSON.parse(text);
 }
+const send = (method: string, path: string, body: unknown) => call(method, path, JSON.stringify(body));
+
+const FEED = { url: `${SHOP_URL}/export/catalog.csv`, minutes: 60 };
+const SETTINGS = {
+	delivery: {
+		cutOff: '14:00',
+		days: [1, 2, 3, 4, 5],
+		holidays: ['2026-12-24', '2026-12-25', '2027-01-01', '2027-03-26', '2027-03-29'],
+		leadDays: 2,
+		leadTag: 'lead'
+	},
+	ageLimitHours: 48
+};
+
+async function importCatalogue(): Promise<void> {
+	const csv = catalogueCsv(demoProducts(), SHOP_URL);
+	const done = (await call('PUT', '/catalog', csv, 'text/csv')) as { rejected: unknown[] };
+	if (done.rejected.length > 0)
+		throw new Error(`The demo's own catalogue has faults: ${JSON.stringify(done.rejected)}`);
+}
+
+/** Uploads the documents; answers the address of each by its name. */
+async function uploadDocuments(): Promise<Record<string, string>> {
+	const addresses: Record<string, string> = {};
+	for (const [slug, { name, content }] of Object.entries(DEMO_DOCUMENTS)) {
+		const file = (await call('POST', `/files?name=${name}`, new Uint8Array(content), 'application/octet-stream')) as {
+			address: string;
+		};
+		addresses[slug] = file.address;
+	}
+	return addresses;
+}
+
+async function fillSheet(addresses: Record<string, string>): Promise<void> {
+	const withFiles = (text: string) => text.replace(/\{(\w+)\}/g, (_, slug: string) => addresses[slug] ?? '');
+	const products = DEMO_VALUES.map(([key, code, value]) => ({ key, code, value: withFiles(value) }));
+	const categories = DEMO_SEASONS.map(([key, value]) => ({ key, code: 'season', value }));
+	for (const [of, changes] of Object.entries({ product: products, category: categories })) {
+		const { rejected } = (await send('PATCH', '/sheet', { of, changes })) as { rejected: unknown[] };
+		if (rejected.length > 0) throw new Error(`The demo's own values have faults: ${JSON.stringify(rejected)}`);
+	}
+}
 
 interface Listed {
 	total: number;
@@ -28,15 +72,17 @@ const {
 	products: [first]
 } = (await call('GET', '/products?limit=1')) as Listed;
 if (total === 0) {
-	const done = (await call('PUT', '/catalog', catalogueCsv(demoProducts(), SHOP_URL), 'text/csv')) as {
-		rejected: unknown[];
-	};
-	if (done.rejected.length > 0)
-		throw new Error(`The demo's own catalogue has faults: ${JSON.stringify(done.rejected)}`);
-	for (const { slug, ...tab } of HOUSE_TABS) await call('PUT', `/house-tabs/${slug}`, JSON.stringify(tab));
-	for (const [slug, piece] of Object.entries(DEMO_PIECES)) await call('PUT', `/pieces/${slug}`, JSON.stringify(piece));
-	await call('POST', '/publish', JSON.stringify({ note: 'The demo as it comes' }));
+	for (const [code, definition] of Object.entries(DEMO_ATTRIBUTES))
+		await send('PUT', `/attributes/${code}`, definition);
+	await importCatalogue();
+	await fillSheet(await uploadDocuments());
+	await send('PATCH', '/store', { settings: SETTINGS });
+	await send('PUT', '/feed', FEED);
+	for (const { slug, ...tab } of HOUSE_TABS) await send('PUT', `/house-tabs/${slug}`, tab);
+	for (const [slug, piece] of Object.entries(DEMO_PIECES)) await send('PUT', `/pieces/${slug}`, piece);
+	await send('POST', '/publish', { note: 'The demo as it comes' });
 } else if (first?.url && !first.url.startsWith(SHOP_URL)) {
-	// The shop moved to another port; its products' addresses follow.
-	await call('PUT', '/catalog', catalogueCsv(demoProducts(), SHOP_URL), 'text/csv');
+	// The shop moved to another port; its products' addresses and its feed follow.
+	await importCatalogue();
+	await send('PUT', '/feed', FEED);
 }

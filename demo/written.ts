@@ -25,7 +25,8 @@ const CARE: Record<string, string> = {
 	'Soil & feed': 'Store dry and frost-free; opened bags keep for one season.',
 	Watering: 'Empty before the first frost.',
 	'Raised beds': 'Line with hardware cloth against voles, then fill in layers.',
-	Benches: 'Oil once a year in spring; the wood greys where it is left alone.'
+	Benches: 'Oil once a year in spring; the wood greys where it is left alone.',
+	Vouchers: 'Valid for three years, for everything we sell.'
 };
 
 /** A description of a few paragraphs that any product of its kind can carry. */

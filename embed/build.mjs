@@ -15,5 +15,9 @@ const shared = {
 	outdir: 'dist'
 };
 await build({ ...shared, entryPoints: { anbau: 'src/anbau.ts', 'anbau-preview': 'src/preview.ts' }, format: 'iife' });
-await build({ ...shared, entryPoints: { 'anbau-tabs': 'src/tabs.ts', 'anbau-opening': 'src/opening.ts', 'anbau-values': 'src/values.ts' }, format: 'esm' });
+await build({
+	...shared,
+	entryPoints: { 'anbau-tabs': 'src/tabs.ts', 'anbau-opening': 'src/opening.ts', 'anbau-values': 'src/values.ts' },
+	format: 'esm'
+});
 await build({ ...shared, entryPoints: { anbau: 'src/anbau.css' } });

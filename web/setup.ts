@@ -27,7 +27,7 @@ async function ensureStore(): Promise<void> {
 			name: 'Hollowmere Garden Supply',
 			url,
 			currency: 'EUR',
-			locale: 'en',
+			locale: 'en-GB',
 			zone: 'Europe/Berlin',
 			visitorSecret: setting('VISITOR_SECRET')
 		});

@@ -97,7 +97,13 @@ describe('how values are written', () => {
 		const date = { type: 'date', date: '2027-03-31' } as const;
 		expect(
 			['short', 'medium', 'long', 'full', 'weekday'].map((format) => formatValue(date, 'en-GB', format as 'short'))
-		).toEqual(['31/03/2027', '31 Mar 2027', '31 March 2027', expect.stringMatching(/^Wednesday,? 31 March/), 'Wednesday']);
+		).toEqual([
+			'31/03/2027',
+			'31 Mar 2027',
+			'31 March 2027',
+			expect.stringMatching(/^Wednesday,? 31 March/),
+			'Wednesday'
+		]);
 		expect(formatValue({ type: 'number', value: 2.5, unit: 'cm' }, 'de')).toBe('2,5 cm');
 		expect(formatValue({ type: 'percent', value: 11.9 }, 'en')).toBe('11%');
 		expect([0, 1, 59 * 60_000, 60 * 60_000, 200 * 60_000].map((left) => formatLeft(left, 'en'))).toEqual([

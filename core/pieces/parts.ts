@@ -45,7 +45,7 @@ export const iconListSchema = z.strictObject({
 		.max(200)
 });
 
-const codes = z.array(attributeCodeSchema).min(1, 'must name at least one attribute').max(100);
+const codes = z.array(attributeCodeSchema).max(100, 'has more than 100 attributes');
 export const attributeTableSchema = z.strictObject({
 	type: z.literal('attributeTable'),
 	attrs: z.strictObject({ codes })
@@ -54,10 +54,7 @@ export const documentListSchema = z.strictObject({ type: z.literal('documentList
 export const pictureRowSchema = z.strictObject({
 	type: z.literal('pictureRow'),
 	attrs: z.strictObject({
-		pictures: z
-			.array(z.strictObject({ src: srcSchema, alt }))
-			.min(1, 'must have at least one picture')
-			.max(100)
+		pictures: z.array(z.strictObject({ src: srcSchema, alt })).max(100, 'has more than 100 pictures')
 	})
 });
 export const productListSchema = z.strictObject({

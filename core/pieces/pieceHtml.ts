@@ -106,8 +106,8 @@ class PieceRenderer {
 
 	accordion(piece: AccordionPiece): Shown {
 		const shown = piece.panels.flatMap((panel, i): OpeningPanel[] => {
-			const above = panel.above ? this.body(panel.above, `/panels/${i}/above`) : '';
 			const own = this.panel(piece, panel, i);
+			const above = panel.above ? this.body(panel.above, `/panels/${i}/above`, own !== null) : '';
 			const between = above === '' ? '' : element('div', { class: 'anbau-body anbau-between' }, above);
 			// What stands above a panel stays where the panel itself goes; it may be all that is left.
 			if (!own) return between === '' ? [] : [{ slug: null, heading: '', icon: '', html: '', above: between }];
@@ -131,8 +131,8 @@ class PieceRenderer {
 		return { slug, heading, icon: icon || null, html };
 	}
 
-	private body(body: Body, at: string): string {
-		const rendered = renderBody(body, this.context);
+	private body(body: Body, at: string, followed = false): string {
+		const rendered = renderBody(body, this.context, followed);
 		this.gone.push(...rendered.gone.map((one) => ({ ...one, at: `${at}${one.at}` })));
 		this.hold(rendered.until);
 		return rendered.html;

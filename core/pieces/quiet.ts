@@ -6,12 +6,16 @@ export interface RenderedBlock {
 
 /**
  * Joins rendered blocks and leaves out each heading that is followed by nothing: by the end, or by a heading of its
- * own or a higher rank before any other content. Where something went, dividers that no longer divide go too.
+ * own or a higher rank before any other content; `followed` tells that something stands below the last block. Where
+ * something went, dividers that no longer divide go too.
  */
-export function keepFollowedHeadings(blocks: readonly RenderedBlock[], somethingWent: boolean): string {
+export function keepFollowedHeadings(
+	blocks: readonly RenderedBlock[],
+	{ somethingWent, followed }: { somethingWent: boolean; followed: boolean }
+): string {
 	const kept: RenderedBlock[] = [];
 	// A heading put here would have something below it if its level is at most this.
-	let contentBelow = 0;
+	let contentBelow = followed ? Infinity : 0;
 	for (const block of [...blocks].reverse()) {
 		if (block.kind === null) {
 			kept.push(block);

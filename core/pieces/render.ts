@@ -28,12 +28,12 @@ export interface RenderedBody {
 /**
  * Renders a body to HTML, escaped by construction, under the quiet rule: a live value that is empty and has no
  * fallback takes its block with it (paragraph, list item, table row), what holds nothing any more goes, a heading
- * followed by nothing goes, and what goes is reported. A block with the rests of several tags is repeated, once for
- * each.
+ * followed by nothing goes, and what goes is reported; `followed` tells that something stands below the body. A block
+ * with the rests of several tags is repeated, once for each.
  */
-export function renderBody(body: Body, context: LiveContext): RenderedBody {
+export function renderBody(body: Body, context: LiveContext, followed = false): RenderedBody {
 	const renderer = new BodyRenderer(context);
-	const html = renderer.blocks(body.content, '/content');
+	const html = renderer.blocks(body.content, '/content', followed);
 	return { html, gone: renderer.gone, until: renderer.until };
 }
 
@@ -50,14 +50,14 @@ export class BodyRenderer {
 
 	constructor(readonly context: LiveContext) {}
 
-	blocks(parts: readonly BodyPart[], at: string): string {
+	blocks(parts: readonly BodyPart[], at: string, followed = false): string {
 		const rendered: RenderedBlock[] = [];
 		const before = this.gone.length;
 		for (const [i, part] of parts.entries()) {
 			const kind = part.type === 'heading' ? part.attrs.level : part.type === 'horizontalRule' ? 'divider' : null;
 			for (const html of this.part(part, `${at}/${i}`)) rendered.push({ html, kind });
 		}
-		return keepFollowedHeadings(rendered, this.gone.length > before);
+		return keepFollowedHeadings(rendered, { somethingWent: this.gone.length > before, followed });
 	}
 
 	private part(part: BodyPart, at: string): string[] {

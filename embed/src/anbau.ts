@@ -33,10 +33,7 @@ function start(script: HTMLScriptElement): void {
 		const load = async <Module>(needed: boolean, name: string) =>
 			needed ? ((await import(`${base}${name}.js`)) as Module) : null;
 		const [tabs, opening, values] = await Promise.all([
-			load<{ buildStrip: BuildStrip }>(
-				document_.tabs.length > 0 || written.includes('data-anbau-tabs'),
-				'anbau-tabs'
-			),
+			load<{ buildStrip: BuildStrip }>(document_.tabs.length > 0 || written.includes('data-anbau-tabs'), 'anbau-tabs'),
 			load<{ wire: Wire }>(/data-anbau-(accordion|dialog|closable|pictures)/.test(written), 'anbau-opening'),
 			load<{ valuesOf: typeof valuesOf }>(
 				document_.remembers || /data-anbau-(value|until|recent)/.test(written),

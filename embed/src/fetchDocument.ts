@@ -36,6 +36,11 @@ function isDocument(found: unknown): found is PageDocument {
 	if (typeof found !== 'object' || found === null || !('hooks' in found) || !('tabs' in found)) return false;
 	const { hooks, tabs, style } = found as { hooks: unknown; tabs: unknown; style?: unknown };
 	return (
-		typeof hooks === 'object' && hooks !== null && Object.values(hooks).every(Array.isArray) && Array.isArray(tabs) && typeof style === 'object' && style !== null
+		typeof hooks === 'object' &&
+		hooks !== null &&
+		Object.values(hooks).every(Array.isArray) &&
+		Array.isArray(tabs) &&
+		typeof style === 'object' &&
+		style !== null
 	);
 }

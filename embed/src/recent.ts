@@ -27,7 +27,10 @@ function visits(): Visit[] {
 export function rememberVisit(key: string, { url, name, image, price, currency }: Offer): void {
 	const rest = visits().filter((visit) => visit.key !== key);
 	try {
-		localStorage.setItem(STORED, JSON.stringify([{ key, url, name, image, price, currency }, ...rest].slice(0, REMEMBERED)));
+		localStorage.setItem(
+			STORED,
+			JSON.stringify([{ key, url, name, image, price, currency }, ...rest].slice(0, REMEMBERED))
+		);
 	} catch {
 		// What cannot be remembered is not listed.
 	}
@@ -45,8 +48,10 @@ export function fillRecent(list: HTMLElement, current: string, locale: string): 
 }
 
 function card({ url, name, image, price, currency }: Visit, locale: string): HTMLElement {
-	const make = <Name extends keyof HTMLElementTagNameMap>(tag: Name, properties: Partial<HTMLElementTagNameMap[Name]>) =>
-		Object.assign(document.createElement(tag), properties);
+	const make = <Name extends keyof HTMLElementTagNameMap>(
+		tag: Name,
+		properties: Partial<HTMLElementTagNameMap[Name]>
+	) => Object.assign(document.createElement(tag), properties);
 	const link = make('a', { href: url });
 	if (/^https?:/.test(image)) link.append(make('img', { src: image, alt: '', loading: 'lazy' }));
 	link.append(make('span', { textContent: name }));

@@ -71,7 +71,10 @@ function fill(span: HTMLElement, offer: Offer | null, locale: string): void {
 		const saving = Number(list) - price;
 		if (saving <= 0) leave(span);
 		else if (name === 'saving') span.textContent = money(saving);
-		else span.textContent = new Intl.NumberFormat(locale, { style: 'percent' }).format(Math.floor((100 * saving) / Number(list)) / 100);
+		else
+			span.textContent = new Intl.NumberFormat(locale, { style: 'percent' }).format(
+				Math.floor((100 * saving) / Number(list)) / 100
+			);
 	}
 }
 

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { createServer, type ServerResponse } from 'node:http';
 import { join } from 'node:path';
@@ -56,6 +57,15 @@ function sitemap(): string {
 	return `<?xml version="1.0" encoding="UTF-8"?><urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">${urls}</urlset>`;
 }
 
+/** The catalogue as a feed: who has it already is told that nothing changed. */
+function feed(known: string | undefined, response: ServerResponse): void {
+	const csv = catalogueCsv([...shop.products.values()], shop.url);
+	const etag = `"${createHash('sha256').update(csv).digest('base64url').slice(0, 27)}"`;
+	response.setHeader('etag', etag);
+	if (known === etag) response.writeHead(304).end();
+	else send(response, 200, 'text/csv', csv);
+}
+
 function answer(path: string, response: ServerResponse): void {
 	const picture = /^\/images\/(.+)\.svg$/.exec(path)?.[1];
 	const product = picture === undefined ? undefined : shop.products.get(picture);
@@ -63,8 +73,6 @@ function answer(path: string, response: ServerResponse): void {
 	if (path === '/assets/shop.css') return send(response, 200, 'text/css', css);
 	if (path === '/assets/mark.svg') return send(response, 200, 'image/svg+xml', mark);
 	if (path === '/sitemap.xml') return send(response, 200, 'application/xml', sitemap());
-	if (path === '/export/catalog.csv')
-		return send(response, 200, 'text/csv', catalogueCsv([...shop.products.values()], shop.url));
 	const page = pageAt(path);
 	if (page) return send(response, 200, 'text/html', renderPage(shop, page));
 	send(response, 404, 'text/plain', 'There is nothing here.');
@@ -72,7 +80,9 @@ function answer(path: string, response: ServerResponse): void {
 
 const server = createServer((request, response) => {
 	try {
-		answer(decodeURIComponent(new URL(request.url ?? '/', shop.url).pathname), response);
+		const path = decodeURIComponent(new URL(request.url ?? '/', shop.url).pathname);
+		if (path === '/export/catalog.csv') feed(request.headers['if-none-match'], response);
+		else answer(path, response);
 	} catch {
 		send(response, 400, 'text/plain', 'This address cannot be read.');
 	}

@@ -63,6 +63,7 @@ export function contentPolicy(shop: Shop): string {
 		`style-src 'self' ${anbau}`,
 		`img-src 'self' ${anbau} data:`,
 		`connect-src 'self' ${anbau}`,
+		`frame-src ${anbau}`,
 		`form-action 'self'`,
 		`base-uri 'none'`,
 		`frame-ancestors 'none'`

@@ -20,6 +20,7 @@
 	const screens: Hit[] = [
 		['Library', '/library'],
 		['Catalog', '/catalog'],
+		['Attributes', '/attributes'],
 		['Store', '/store'],
 		['Review & publish', '/releases']
 	].map(([label = '', href = '']) => ({ kind: 'screen', label, href }));

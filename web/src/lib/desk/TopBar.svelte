@@ -9,6 +9,7 @@
 	const screens = [
 		{ href: '/library', name: 'Library' },
 		{ href: '/catalog', name: 'Catalog' },
+		{ href: '/attributes', name: 'Attributes' },
 		{ href: '/store', name: 'Store' }
 	];
 

@@ -16,14 +16,15 @@ interface Options {
 	body?: unknown;
 	headers?: Record<string, string>;
 	keepalive?: boolean;
+	signal?: AbortSignal;
 }
 
 /** Asks the server and answers its JSON document; throws a `RequestProblem` when it refuses or is away. */
 export async function request<T>(
 	path: string,
-	{ method = 'GET', body, headers = {}, keepalive = false }: Options = {}
+	{ method = 'GET', body, headers = {}, keepalive = false, signal }: Options = {}
 ): Promise<T> {
-	const init: RequestInit = { method, headers: { ...headers }, keepalive };
+	const init: RequestInit = { method, headers: { ...headers }, keepalive, ...(signal ? { signal } : {}) };
 	if (body !== undefined) {
 		init.body = JSON.stringify(body);
 		init.headers = { ...headers, 'content-type': 'application/json' };

@@ -1,7 +1,15 @@
-import type { PieceKind, PieceState, Tone } from '@anbau/core/pieces';
+import type { AttributeType } from '@anbau/core/catalog';
+import type { MessageForm, PieceKind, PieceState, Tone } from '@anbau/core/pieces';
 
-export const KIND_WORDS: Record<PieceKind, string> = { tab: 'Tab', message: 'Message' };
+export const KIND_WORDS: Record<PieceKind, string> = { tab: 'Tab', accordion: 'Accordion', message: 'Message' };
 export const TONE_WORDS: Record<Tone, string> = { note: 'Note', tip: 'Tip', attention: 'Attention', urgent: 'Urgent' };
+
+export const MESSAGE_FORM_WORDS: Record<MessageForm, string> = {
+	box: 'a box',
+	bar: 'a bar across',
+	line: 'a plain line',
+	dialog: 'a dialog'
+};
 
 /** A count with its noun: `1 page`, `38 pages`. */
 export function counted(count: number, one: string, several = `${one}s`): string {
@@ -28,3 +36,18 @@ export function ordinal(position: number): string {
 	];
 	return `${position}${suffix}`;
 }
+
+export const ATTRIBUTE_TYPE_WORDS: Record<AttributeType, string> = {
+	text: 'Text',
+	longText: 'Long text',
+	richText: 'Rich text',
+	number: 'Number',
+	flag: 'Yes or no',
+	date: 'Date',
+	choice: 'Choice',
+	list: 'List',
+	documents: 'Documents',
+	link: 'Link',
+	embed: 'Embed',
+	products: 'Products'
+};

@@ -1,10 +1,17 @@
 <script lang="ts">
 	import type { Editor } from '@tiptap/core';
 	import { untrack } from 'svelte';
+	import { toast } from 'svelte-sonner';
 	import type { Body } from '@anbau/core/pieces';
+	import './bodyEditor.css';
 	import { bodyOf, createEditor, type Selected } from './bodyEditor.svelte.js';
+	import { activeEditor } from './activeEditor.svelte.js';
 	import EditorTools from './EditorTools.svelte';
-	import LiveValueFallback from './LiveValueFallback.svelte';
+	import LiveValueSettings from './LiveValueSettings.svelte';
+	import PartBar from './PartBar.svelte';
+	import { SlashMenu } from './slash.svelte.js';
+	import SlashList from './SlashList.svelte';
+	import { useSources } from './sources.js';
 
 	/** The rich-text editor of a body. `replaced` changes when the body was replaced from outside. */
 	interface Props {
@@ -18,17 +25,21 @@
 	let element = $state<HTMLElement>();
 	let editor = $state.raw<Editor | null>(null);
 	let selected = $state.raw<Selected | null>(null);
+	const slash = new SlashMenu();
+	const id = $props.id();
+	const sources = useSources();
 
 	$effect(() => {
 		if (!element) return;
 		const made = untrack(() =>
-			createEditor(
-				element as HTMLElement,
-				body,
+			createEditor(element as HTMLElement, body, {
 				label,
-				(changed) => onchange(changed),
-				(found) => (selected = found)
-			)
+				slash,
+				attributeLabel: (code) => sources.attributes().find((one) => one.code === code)?.label,
+				onchange: (changed) => onchange(changed),
+				onselect: (found) => (selected = found),
+				onproblem: (message) => toast.error(message)
+			})
 		);
 		editor = made;
 		return () => made.destroy();
@@ -42,61 +53,14 @@
 	});
 </script>
 
-<div class="bg-base-100 border-base-300 rounded-box border">
+<div class="bg-base-100 border-base-300 rounded-box border" onfocusin={() => (activeEditor.id = id)}>
 	{#if editor && selected}<EditorTools {editor} {selected} />{:else}<div
 			class="border-base-300 h-10 border-b"
 		></div>{/if}
-	<div bind:this={element} class="max-h-[46vh] overflow-y-auto px-4 py-3"></div>
-	{#if editor && selected?.liveValue}<LiveValueFallback {editor} value={selected.liveValue} />{/if}
+	<div bind:this={element} class="body-editor-box relative max-h-[52vh] overflow-y-auto py-3 pr-4 pl-8"></div>
+	{#if editor && selected && activeEditor.id === id}
+		{#if selected.liveValue}<LiveValueSettings {editor} value={selected.liveValue} />{/if}
+		{#if selected.outer}<PartBar {editor} {selected} />{/if}
+	{/if}
 </div>
-
-<style>
-	div :global(.body-editor) {
-		outline: none;
-		min-height: 3.5rem;
-		font-size: 15px;
-		line-height: 1.6;
-	}
-	div:has(> :global(.body-editor:focus)) {
-		outline: 2px solid var(--color-primary);
-		outline-offset: -2px;
-		border-radius: 0 0 var(--radius-box) var(--radius-box);
-	}
-	div :global(.body-editor > * + *) {
-		margin-top: 0.6em;
-	}
-	div :global(.body-editor h2) {
-		font-size: 19px;
-	}
-	div :global(.body-editor h3) {
-		font-size: 17px;
-	}
-	div :global(.body-editor ul) {
-		list-style: disc;
-		padding-left: 1.3em;
-	}
-	div :global(.body-editor ol) {
-		list-style: decimal;
-		padding-left: 1.5em;
-	}
-	div :global(.body-editor a) {
-		color: var(--color-primary);
-		text-decoration: underline;
-	}
-	div :global(.body-editor img) {
-		max-width: 100%;
-		max-height: 12rem;
-	}
-	div :global(.live-value) {
-		background: var(--anbau-moss-soft);
-		color: var(--color-primary);
-		border-radius: 4px;
-		padding: 0.05em 0.4em;
-		font-weight: 600;
-		white-space: nowrap;
-		cursor: pointer;
-	}
-	div :global(.live-value.ProseMirror-selectednode) {
-		outline: 2px solid var(--color-primary);
-	}
-</style>
+<SlashList menu={slash} />

@@ -5,11 +5,11 @@
 	import List from '@lucide/svelte/icons/list';
 	import ListOrdered from '@lucide/svelte/icons/list-ordered';
 	import type { Selected } from './bodyEditor.svelte.js';
-	import ImageTool from './ImageTool.svelte';
 	import LinkTool from './LinkTool.svelte';
 	import LiveValueTool from './LiveValueTool.svelte';
+	import PartTool from './PartTool.svelte';
 
-	/** The tools above a body: marks, lists, headings, links, pictures and live values. */
+	/** The tools above a body: marks, lists, headings, links, parts and live values. */
 	let { editor, selected }: { editor: Editor; selected: Selected } = $props();
 
 	const tool = (active: boolean) => [
@@ -63,7 +63,7 @@
 		>
 	{/each}
 	<LinkTool {editor} href={selected.link} />
-	<ImageTool {editor} />
 	<span class="flex-1"></span>
+	<PartTool {editor} />
 	<LiveValueTool {editor} />
 </div>

@@ -1,26 +1,32 @@
 <script lang="ts">
 	import type { Editor } from '@tiptap/core';
 	import Plus from '@lucide/svelte/icons/plus';
-	import { liveValueLabel, PRODUCT_VALUES } from '@anbau/core/pieces';
+	import { liveValueLabel, PLAIN_VALUES } from '@anbau/core/pieces';
 	import { catalogIndex } from '$lib/reach/catalogIndex.js';
+	import PickList from '$lib/ui/PickList.svelte';
 	import Popover from '$lib/ui/Popover.svelte';
+	import { useSources } from './sources.js';
 
-	/** Puts a live value in, chosen by its label: the product's own, or the rest of a tag that the catalogue has. */
+	/** Puts a live value in, chosen by its label: of the product, an attribute, delivery, or the rest of a tag. */
 	let { editor }: { editor: Editor } = $props();
+	const sources = useSources();
 	let open = $state(false);
-	let text = $state('');
-	let beginnings = $state.raw<string[]>([]);
-	const all = $derived([
-		...PRODUCT_VALUES,
-		...beginnings.map((beginning) => ({ name: `tag.${beginning}`, label: liveValueLabel(`tag.${beginning}`) }))
-	]);
-	const found = $derived(all.filter(({ label }) => label.toLowerCase().includes(text.trim().toLowerCase())));
 
-	$effect(() => {
-		if (!open) return;
-		text = '';
-		void catalogIndex.ask('beginnings', {}).then((answer) => (beginnings = answer.map((one) => one.beginning)));
-	});
+	async function search(text: string) {
+		const beginnings = await catalogIndex.ask('beginnings', {});
+		const attributes = sources.attributes().map(({ code, label }) => ({
+			value: `attribute.${code}`,
+			label: liveValueLabel(`attribute.${code}`, () => label)
+		}));
+		const tags = beginnings.map(({ beginning }) => `tag.${beginning}`);
+		const all = [
+			...PLAIN_VALUES.map(({ name, label }) => ({ value: name, label })),
+			...attributes,
+			...tags.map((name) => ({ value: name, label: liveValueLabel(name) }))
+		];
+		const wanted = text.trim().toLowerCase();
+		return all.filter(({ label }) => label.toLowerCase().includes(wanted));
+	}
 
 	function insert(name: string, close: () => void) {
 		close();
@@ -36,29 +42,7 @@
 >
 	{#snippet trigger()}<Plus class="size-4" />Live value{/snippet}
 	{#snippet children(close)}
-		<input
-			class="input input-sm mb-2 w-full"
-			placeholder="Search live values"
-			aria-label="Search live values"
-			bind:value={text}
-			onkeydown={(event) => {
-				const [first] = found;
-				if (event.key === 'Enter' && first) insert(first.name, close);
-			}}
-		/>
-		<ul class="grid" aria-label="Live values">
-			{#each found as { name, label } (name)}
-				<li>
-					<button
-						type="button"
-						class="rounded-field hover:bg-base-200 w-full px-2 py-1.5 text-left"
-						onclick={() => insert(name, close)}>{label}</button
-					>
-				</li>
-			{:else}
-				<li class="text-muted px-2 py-1.5">Nothing is called so.</li>
-			{/each}
-		</ul>
+		<PickList label="Search live values" {search} onpick={({ value }) => insert(value, close)} />
 		<p class="text-muted mt-2 text-[13px]">
 			Filled in on every page with that product’s own value. Where a product has none, the paragraph stays away.
 		</p>

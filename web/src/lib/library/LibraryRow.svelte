@@ -16,10 +16,11 @@
 		onchoose: (chosen: boolean) => void;
 		onturn: (piece: PieceView, on: boolean) => void;
 		onduplicate: (piece: PieceView) => void;
+		onkeep: (piece: PieceView) => void;
 		onremove: (piece: PieceView) => void;
 		onbringback: (piece: PieceView) => void;
 	}
-	let { piece, total, zone, chosen, onchoose, onturn, onduplicate, onremove, onbringback }: Props = $props();
+	let { piece, total, zone, chosen, onchoose, onturn, onduplicate, onkeep, onremove, onbringback }: Props = $props();
 	const removed = $derived(piece.state.publication === 'removed with the next release');
 	const hooks = $derived(piece.placements.map((one) => hookById(one.hook)?.title ?? one.hook).join(', '));
 	const item = 'rounded-field data-highlighted:bg-base-200 cursor-pointer px-3 py-1.5 outline-none';
@@ -72,6 +73,7 @@
 					class="bg-base-100 border-base-300 shadow-float rounded-box z-50 min-w-44 border p-1"
 				>
 					<DropdownMenu.Item class={item} onSelect={() => onduplicate(piece)}>Duplicate</DropdownMenu.Item>
+					<DropdownMenu.Item class={item} onSelect={() => onkeep(piece)}>Keep as a starter</DropdownMenu.Item>
 					{#if removed}
 						<DropdownMenu.Item class={item} onSelect={() => onbringback(piece)}>Keep it after all</DropdownMenu.Item>
 					{:else}

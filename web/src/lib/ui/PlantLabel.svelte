@@ -1,5 +1,6 @@
 <script lang="ts">
 	import MessageSquareText from '@lucide/svelte/icons/message-square-text';
+	import Rows from '@lucide/svelte/icons/rows-3';
 	import Folder from '@lucide/svelte/icons/panel-top';
 	import type { PieceKind } from '@anbau/core/pieces';
 	import { KIND_WORDS } from '$lib/desk/words.js';
@@ -15,10 +16,11 @@
 
 	const look = {
 		tab: 'bg-kind-tab-soft text-kind-tab',
+		accordion: 'bg-moss-soft text-primary',
 		message: 'bg-kind-message-soft text-kind-message',
 		house: 'bg-kind-house-soft text-kind-house'
 	};
-	const Icon = $derived(kind === 'message' ? MessageSquareText : Folder);
+	const Icon = $derived(kind === 'message' ? MessageSquareText : kind === 'accordion' ? Rows : Folder);
 	const word = $derived(kind === 'house' ? 'House tab' : KIND_WORDS[kind]);
 </script>
 

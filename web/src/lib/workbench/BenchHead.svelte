@@ -4,7 +4,7 @@
 	import { toast } from 'svelte-sonner';
 	import type { Waiting } from '$lib/contracts.js';
 	import { request, sentenceOf } from '$lib/desk/request.js';
-	import { counted, publicationWords } from '$lib/desk/words.js';
+	import { KIND_WORDS, counted, publicationWords } from '$lib/desk/words.js';
 	import PlantLabel from '$lib/ui/PlantLabel.svelte';
 	import type { Workbench } from './workbench.svelte.js';
 
@@ -68,7 +68,7 @@
 </script>
 
 <div class="mb-4 flex flex-wrap items-center gap-x-3 gap-y-2">
-	<PlantLabel kind={bench.piece.kind} text={bench.piece.kind === 'tab' ? 'Tab' : 'Message'} />
+	<PlantLabel kind={bench.piece.kind} text={KIND_WORDS[bench.piece.kind]} />
 	<input
 		class="font-display hover:border-base-300 focus:border-base-300 rounded-field field-sizing-content max-w-full min-w-32 border border-transparent bg-transparent px-1 text-[23px] font-semibold"
 		aria-label="Library name"

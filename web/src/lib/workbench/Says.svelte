@@ -1,15 +1,21 @@
 <script lang="ts">
-	import type { MessagePiece, TabPiece } from '@anbau/core/pieces';
+	import type { MessagePiece } from '@anbau/core/pieces';
+	import QuietLine from './QuietLine.svelte';
 	import SaysMessage from './SaysMessage.svelte';
-	import SaysTab from './SaysTab.svelte';
+	import SaysPanels from './SaysPanels.svelte';
+	import StyleLine from './StyleLine.svelte';
 	import type { Workbench } from './workbench.svelte.js';
 
-	/** What a piece says, by its kind. */
-	let { bench }: { bench: Workbench } = $props();
+	/** What a piece says, by its kind, how it looks, and where it stays away. */
+	let { bench, onlook }: { bench: Workbench; onlook: (product: string) => void } = $props();
 </script>
 
 {#if bench.piece.kind === 'message'}
 	<SaysMessage piece={bench.piece as MessagePiece} {bench} />
 {:else}
-	<SaysTab piece={bench.piece as TabPiece} {bench} />
+	<SaysPanels piece={bench.piece} {bench} />
 {/if}
+<div class="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1.5 text-[13px]">
+	<StyleLine {bench} />
+	<QuietLine {bench} {onlook} />
+</div>

@@ -1,9 +1,12 @@
 <script lang="ts">
 	import { beforeNavigate } from '$app/navigation';
 	import { untrack } from 'svelte';
+	import type { AttributeDefinition, AttributeValue } from '@anbau/core/catalog';
 	import type { Piece } from '@anbau/core/pieces';
 	import type { Exception, HouseTab } from '@anbau/core/placement';
-	import type { PieceView, StoreView } from '$lib/contracts.js';
+	import type { OwnIcon, PieceView, StoreView } from '$lib/contracts.js';
+	import { request } from '$lib/desk/request.js';
+	import { provideSources } from '$lib/editor/sources.js';
 	import BenchHead from './BenchHead.svelte';
 	import Evidence from './Evidence.svelte';
 	import { Looking } from './looking.svelte.js';
@@ -23,6 +26,9 @@
 			now: number;
 			product: string | null;
 			store: StoreView;
+			attributes: AttributeDefinition[];
+			categoryValues: Record<string, Record<string, AttributeValue>>;
+			icons: OwnIcon[];
 		};
 	}
 	let { data }: Props = $props();
@@ -31,7 +37,16 @@
 	const around = untrack(() => {
 		const others: Record<string, Piece> = Object.fromEntries(data.others.map((one) => [one.slug, one]));
 		const off = new Set(data.others.filter((one) => !one.on).map((one) => one.slug));
-		return new Surroundings(data.store, others, data.houseTabs, data.exceptions, off);
+		return new Surroundings({ ...data, others, off, icons: () => icons });
+	});
+	let icons = $state.raw(untrack(() => data.icons));
+	provideSources({
+		attributes: () => data.attributes,
+		icons: () => icons,
+		addIcon: async (slug, svg) => {
+			const path = `/api/v1/icons/${encodeURIComponent(slug)}`;
+			icons = [...icons, await request<OwnIcon>(path, { method: 'PUT', body: { svg } })];
+		}
 	});
 	const looking = untrack(() => new Looking(bench, around, data.now, data.product));
 	$effect(() => looking.follow());
@@ -57,7 +72,7 @@
 <div class="grid lg:h-[calc(100dvh-52px)] lg:grid-cols-[minmax(0,1.46fr)_minmax(0,1fr)]">
 	<main class="min-w-0 px-3 py-3.5 sm:px-5 lg:overflow-y-auto">
 		<BenchHead {bench} zone={data.store.zone} />
-		<Step number={1} title="Says"><Says {bench} /></Step>
+		<Step number={1} title="Says"><Says {bench} onlook={(product) => looking.lookAt(product)} /></Step>
 		<Step number={2} title="Where"><Where {bench} document={looking.document} /></Step>
 		<Step number={3} title="Which products" last><Which {bench} {around} summary={looking.summary} /></Step>
 		<label class="text-muted mt-1 grid gap-1 pl-8 text-[13px]">

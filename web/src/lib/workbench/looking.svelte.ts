@@ -17,6 +17,8 @@ export class Looking {
 	missing = $state.raw<string[]>([]);
 	private near: string | null;
 	private position = $state(0);
+	/** Counts the times that a product was asked for by name. */
+	private asked = $state(0);
 	private turn = 0;
 
 	private readonly target = $derived.by(() => JSON.stringify(effectiveTarget(this.bench.piece)));
@@ -49,6 +51,7 @@ export class Looking {
 	/** Keeps everything in step with the piece; to be run as an effect. */
 	follow(): void {
 		const { target, shown, position } = this;
+		void this.asked;
 		// What is found must not ask anew.
 		untrack(() => void this.look(target, shown, position));
 	}
@@ -84,6 +87,14 @@ export class Looking {
 		this.shown = shown;
 		this.near = null;
 		this.position = 0;
+	}
+
+	/** Looks at one product, among those that show the piece or those that do not. */
+	lookAt(product: string): void {
+		this.shown = true;
+		this.near = product;
+		this.position = 0;
+		this.asked++;
 	}
 
 	leaf(step: 1 | -1): void {

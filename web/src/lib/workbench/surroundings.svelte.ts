@@ -1,7 +1,8 @@
-import { factsOfProduct, type Product } from '@anbau/core/catalog';
-import { GUEST, type Piece } from '@anbau/core/pieces';
+import { factsOfProduct, type AttributeDefinition, type AttributeValue, type Product } from '@anbau/core/catalog';
+import { GUEST, liveContext, type LiveContext, type Piece } from '@anbau/core/pieces';
 import {
 	CompiledRelease,
+	EMPTY_RELEASE,
 	exceptionsByPiece,
 	explainPiece,
 	type Exception,
@@ -10,9 +11,23 @@ import {
 	type PageDocument
 } from '@anbau/core/placement';
 import type { Names } from '@anbau/core/rules';
-import type { StoreView } from '$lib/contracts.js';
+import type { OwnIcon, StoreView } from '$lib/contracts.js';
 import { request } from '$lib/desk/request.js';
 import { catalogIndex } from '$lib/reach/catalogIndex.js';
+import { ListCache } from './listCache.svelte.js';
+
+/** What the workbench is told of everything round its piece. */
+export interface Given {
+	store: StoreView;
+	/** The drafts of the other pieces, by slug, and which of them are off. */
+	others: Record<string, Piece>;
+	off: ReadonlySet<string>;
+	houseTabs: HouseTab[];
+	exceptions: Exception[];
+	attributes: AttributeDefinition[];
+	categoryValues: Record<string, Record<string, AttributeValue>>;
+	icons: () => readonly OwnIcon[];
+}
 
 /** Everything round the piece on the workbench: the other pieces, the theme's tabs, the store, products looked at. */
 export class Surroundings {
@@ -21,18 +36,27 @@ export class Surroundings {
 	productTitles = $state.raw<Record<string, string>>({});
 	private readonly products = new Map<string, Promise<Product>>();
 
-	constructor(
-		readonly store: StoreView,
-		private readonly others: Record<string, Piece>,
-		private readonly houseTabs: HouseTab[],
-		private readonly exceptions: Exception[],
-		private readonly off: ReadonlySet<string>
-	) {}
+	private readonly lists = new ListCache();
+
+	constructor(private readonly given: Given) {}
+
+	get store(): StoreView {
+		return this.given.store;
+	}
 
 	readonly names: Names = {
 		category: (key) => this.categories[key],
-		product: (key) => this.productTitles[key]
+		product: (key) => this.productTitles[key],
+		attribute: (code) => this.attribute(code)?.label
 	};
+
+	/** The attributes of products and categories. */
+	get attributes(): readonly AttributeDefinition[] {
+		return this.given.attributes;
+	}
+
+	readonly attribute = (code: string): AttributeDefinition | undefined =>
+		this.given.attributes.find((one) => one.code === code);
 
 	/** Looks up the titles of products and of all categories. */
 	async learnNames(products: string[]): Promise<void> {
@@ -54,14 +78,17 @@ export class Surroundings {
 
 	/** The page of a product with the drafts of all pieces, this one as it is now. */
 	resolve(slug: string, piece: Piece, on: boolean, product: Product, now: number): PageDocument {
+		const { others, houseTabs, exceptions, off, store } = this.given;
 		const content = {
-			pieces: { ...this.others, [slug]: piece },
-			houseTabs: this.houseTabs,
-			exceptions: this.exceptions
+			...EMPTY_RELEASE,
+			pieces: { ...others, [slug]: piece },
+			houseTabs,
+			exceptions,
+			style: store.style
 		};
-		const isOff = (one: string) => (one === slug ? !on : this.off.has(one));
-		const release = new CompiledRelease(0, content, this.store.zone, isOff, now);
-		return release.resolve({ facts: factsOfProduct(product), live: this.live(product), visitor: GUEST, now });
+		const isOff = (one: string) => (one === slug ? !on : off.has(one));
+		const release = new CompiledRelease(0, content, store.zone, isOff, now);
+		return release.resolve({ facts: factsOfProduct(product), live: this.live(product, now), visitor: GUEST, now });
 	}
 
 	/** Why the piece shows on a product's page or does not. */
@@ -80,16 +107,32 @@ export class Surroundings {
 			on,
 			product,
 			facts: factsOfProduct(product),
-			live: this.live(product),
+			live: this.live(product, now),
 			circumstances: { visitor: GUEST, now, zone: this.store.zone },
-			exceptions: exceptionsByPiece(this.exceptions)(slug),
+			exceptions: exceptionsByPiece(this.given.exceptions)(slug),
 			names: this.names,
 			document,
 			missingHooks
 		});
 	}
 
-	private live(product: Product) {
-		return { product, locale: this.store.locale, categoryTitle: (key: string) => this.categories[key] };
+	private live(product: Product, now: number): LiveContext {
+		const { store, categoryValues, icons } = this.given;
+		const { delivery, ageLimitHours } = store.settings;
+		return liveContext({
+			product,
+			locale: store.locale,
+			now,
+			zone: store.zone,
+			store: { name: store.name, url: store.url },
+			categoryTitle: (key) => this.categories[key],
+			attribute: this.attribute,
+			categoryValue: (key, code) => categoryValues[key]?.[code],
+			delivery,
+			ageLimit: ageLimitHours === null ? null : ageLimitHours * 3_600_000,
+			products: this.lists.on(product.key),
+			icon: (slug) => icons().find((one) => one.slug === slug)?.svg,
+			base: store.base
+		});
 	}
 }

@@ -53,7 +53,7 @@ export class Workbench {
 	set(
 		place: string,
 		change: Partial<
-			Pick<Piece, 'name' | 'heading' | 'note' | 'icon' | 'placements' | 'target' | 'windows' | 'audience'>
+			Pick<Piece, 'name' | 'heading' | 'note' | 'icon' | 'style' | 'placements' | 'target' | 'windows' | 'audience'>
 		>
 	): void {
 		this.edit(place, { ...this.piece, ...change });

@@ -4,11 +4,13 @@
 	import Plus from '@lucide/svelte/icons/plus';
 	import { hookById, PIECE_KINDS, type PieceKind } from '@anbau/core/pieces';
 	import type { PieceView } from '$lib/contracts.js';
-	import { blankPiece, copyOf, createPiece } from '$lib/desk/newPiece.js';
+	import { copyOf, createPiece, documentOf, keepAsStarter } from '$lib/desk/newPiece.js';
 	import { request, sentenceOf } from '$lib/desk/request.js';
 	import { KIND_WORDS } from '$lib/desk/words.js';
 	import BulkBar from '$lib/library/BulkBar.svelte';
 	import LibraryRow from '$lib/library/LibraryRow.svelte';
+	import NewPiece from '$lib/library/NewPiece.svelte';
+	import { takenFrom } from '$lib/library/takenFrom.js';
 	import LibraryFilters from '$lib/library/LibraryFilters.svelte';
 	import { arrange, type LibraryView } from '$lib/library/arrange.js';
 
@@ -31,8 +33,13 @@
 		}
 	}
 
-	const create = (kind: PieceKind) => attempt(async () => goto(`/library/${await createPiece(blankPiece(kind))}`));
+	let beginning = $state<PieceKind | null>(null);
 	const duplicate = (piece: PieceView) => attempt(async () => goto(`/library/${await createPiece(copyOf(piece))}`));
+	const keep = (piece: PieceView) =>
+		attempt(async () => {
+			await keepAsStarter(piece, documentOf(piece));
+			toast(`“${piece.name}” is a starter now: a new ${KIND_WORDS[piece.kind].toLowerCase()} can begin with it.`);
+		});
 	const choose = (slug: string, isChosen: boolean) =>
 		(chosen = new Set(isChosen ? [...chosen, slug] : [...chosen].filter((one) => one !== slug)));
 	const chosenPieces = () => data.pieces.filter((piece) => chosen.has(piece.slug));
@@ -49,10 +56,15 @@
 		});
 	const remove = (pieces: PieceView[]) =>
 		attempt(async () => {
+			const taken = await takenFrom(pieces);
 			for (const { slug } of pieces) await request(`/api/v1/pieces/${slug}`, { method: 'DELETE' });
 			chosen = new Set();
 			await invalidateAll();
-			toast(`${named(pieces)} deleted.`, { action: { label: 'Undo', onClick: () => void bringBack(pieces) } });
+			toast(`${named(pieces)} deleted.`, {
+				description: taken.join('\n'),
+				duration: 12_000,
+				action: { label: 'Undo', onClick: () => void bringBack(pieces) }
+			});
 		});
 	const bringBack = (pieces: PieceView[]) =>
 		attempt(async () => {
@@ -67,7 +79,7 @@
 		<h1 class="text-[23px]">Library</h1>
 		<div class="ml-auto flex gap-2">
 			{#each PIECE_KINDS as kind (kind)}
-				<button class={['btn btn-sm h-9', kind === 'tab' && 'btn-primary']} onclick={() => create(kind)}
+				<button class={['btn btn-sm h-9', kind === 'tab' && 'btn-primary']} onclick={() => (beginning = kind)}
 					><Plus class="size-4" aria-hidden="true" />New {KIND_WORDS[kind].toLowerCase()}</button
 				>
 			{/each}
@@ -80,7 +92,7 @@
 				A piece is written once and shown on every product page it is meant for: a size chart as a tab, a freight notice
 				above the buy button. Start with one; nothing is public before you publish it.
 			</p>
-			<button class="btn btn-primary mt-5" onclick={() => create('message')}>Write your first message</button>
+			<button class="btn btn-primary mt-5" onclick={() => (beginning = 'message')}>Write your first message</button>
 		</section>
 	{:else}
 		<LibraryFilters bind:view {hooks} />
@@ -116,6 +128,7 @@
 							onchoose={(isChosen) => choose(piece.slug, isChosen)}
 							onturn={(one, on) => turn([one], on)}
 							onduplicate={duplicate}
+							onkeep={keep}
 							onremove={(one) => remove([one])}
 							onbringback={(one) => bringBack([one])}
 						/>
@@ -127,3 +140,4 @@
 		</div>
 	{/if}
 </main>
+<NewPiece bind:kind={beginning} />

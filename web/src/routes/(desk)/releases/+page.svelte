@@ -78,6 +78,14 @@
 						>
 					</li>
 				{/each}
+				{#each next.attributes as code (code)}<li class="border-base-300/60 border-t py-1.5">
+						<a class="link font-semibold" href="/attributes">The attribute {code}</a>
+						<span class="text-muted">its label or unit, where a piece shows it</span>
+					</li>{/each}
+				{#if next.style}<li class="border-base-300/60 border-t py-1.5">
+						<a class="link font-semibold" href="/store">The look of all pieces</a>
+						<span class="text-muted">on every page that shows one</span>
+					</li>{/if}
 				{#if next.houseTabs}<li class="border-base-300/60 border-t py-1.5">
 						<a class="link font-semibold" href="/store">The theme’s own tabs</a>
 						<span class="text-muted">on every product page</span>

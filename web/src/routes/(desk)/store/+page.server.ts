@@ -1,8 +1,9 @@
 import { signedIn } from '$lib/server/signedIn.js';
+import { feedView } from '$lib/server/work/feed.js';
 import { listHouseTabs } from '$lib/server/work/houseTabs.js';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ locals, url }) => ({
-	houseTabs: await listHouseTabs(signedIn(locals)),
-	origin: url.origin
-});
+export const load: PageServerLoad = async ({ locals, url }) => {
+	const actor = signedIn(locals);
+	return { houseTabs: await listHouseTabs(actor), feed: await feedView(actor), origin: url.origin };
+};

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { toast } from 'svelte-sonner';
 	import { hooksOf } from '@anbau/core/pieces';
+	import StoreSettings from '$lib/store/StoreSettings.svelte';
 	import HouseTabs from '$lib/store/HouseTabs.svelte';
 
 	let { data } = $props();
@@ -9,7 +10,9 @@
 		`<script async src="${origin}/live/v1/anbau.js"\n  data-store="${store.key}" data-page="product" data-id="{key}"></` +
 			'script>'
 	);
-	const policy = $derived(`script-src ${origin}; style-src ${origin}; img-src ${origin}; connect-src ${origin}`);
+	const policy = $derived(
+		`script-src ${origin}; style-src ${origin}; img-src ${origin}; connect-src ${origin}; frame-src ${origin}`
+	);
 
 	async function copy(text: string) {
 		try {
@@ -63,4 +66,5 @@
 		</details>
 	</section>
 	<HouseTabs tabs={data.houseTabs} />
+	<StoreSettings {store} feed={data.feed} />
 </main>

@@ -13,7 +13,13 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 		const product = await getProduct(actor, params.key);
 		const { catalog } = await storeStates.byId(actor.storeId, now);
 		const hanging = (await hangingOn(actor, [product.key], now)).get(product.key) ?? [];
-		return { product, hanging, categories: product.categories.map((key) => catalog.categoryTitle(key) ?? key) };
+		const attributes = [...catalog.definitions];
+		return {
+			product,
+			hanging,
+			attributes,
+			categories: product.categories.map((key) => catalog.categoryTitle(key) ?? key)
+		};
 	} catch (cause) {
 		if (cause instanceof Problem) error(cause.status, cause.message);
 		throw cause;

@@ -4,7 +4,7 @@
 	import Plus from '@lucide/svelte/icons/plus';
 	import { nanoid } from 'nanoid';
 	import { toast } from 'svelte-sonner';
-	import { formatMoney } from '@anbau/core/catalog';
+	import { attributeText, formatMoney, isDocuments } from '@anbau/core/catalog';
 	import { DEVICES, type PieceKind } from '@anbau/core/pieces';
 	import { availabilityWords } from '@anbau/core/rules';
 	import { blankPiece, createPiece } from '$lib/desk/newPiece.js';
@@ -28,9 +28,14 @@
 			['Sold in 30 days', product.sold30],
 			['In the shop since', product.created && timeWords(product.created, store.zone)],
 			['Price and stock confirmed', product.freshness && timeWords(product.freshness, store.zone)],
-			...Object.entries(product.attributes).map(
-				([code, value]) => [code.replace(/_/g, ' '), Array.isArray(value) ? value.join(', ') : value] as const
-			)
+			...Object.entries(product.attributes).map(([code, value]) => {
+				const defined = data.attributes.find((one) => one.code === code);
+				const text = isDocuments(value) ? value.map((one) => one.label).join(', ') : attributeText(value);
+				return [
+					defined?.label ?? code.replace(/_/g, ' '),
+					`${text}${defined?.unit ? ` ${defined.unit}` : ''}`
+				] as const;
+			})
 		].filter(([, value]) => value !== null && value !== '')
 	);
 
@@ -108,6 +113,9 @@
 					</div>
 				{/each}
 			</dl>
+			<p class="mt-3">
+				<a class="link" href={`/attributes?q=${encodeURIComponent(product.title)}`}>Fill its attributes in the sheet</a>
+			</p>
 		</section>
 		<section class="bg-base-100 border-base-300 rounded-box border p-4">
 			<h2 class="text-[17px]">

@@ -11,7 +11,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const now = Date.now();
 	try {
 		const piece = await getPiece(actor, params.slug, now);
-		const { release } = await storeStates.byId(actor.storeId, now);
+		const { release, catalog, icons } = await storeStates.byId(actor.storeId, now);
 		const others = (await listPieces(actor, now)).filter(
 			(one) => one.slug !== params.slug && one.state.publication !== 'removed with the next release'
 		);
@@ -20,6 +20,9 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 			others,
 			houseTabs: await listHouseTabs(actor),
 			exceptions: release.content.exceptions,
+			attributes: [...catalog.definitions],
+			categoryValues: Object.fromEntries(catalog.categories.map(({ key }) => [key, catalog.valuesOfCategory(key)])),
+			icons: [...icons].map(([slug, svg]) => ({ slug, svg })),
 			now,
 			product: url.searchParams.get('product')
 		};

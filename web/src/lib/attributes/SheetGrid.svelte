@@ -1,0 +1,123 @@
+<script lang="ts">
+	import { onMount } from 'svelte';
+	import type { ColumnRegular } from '@revolist/revogrid';
+	import type { AttributeDefinition, AttributeType } from '@anbau/core/catalog';
+	import './sheetGrid.css';
+	import { textIn, type CellEdit, type GridRow, type Sheet } from './sheet.svelte.js';
+	import { listenTo, type SheetElement } from './sheetElement.js';
+
+	/** The grid of the sheet. Keys, ranges, copy and paste are the grid's; what changes goes through the sheet. */
+	interface Props {
+		sheet: Sheet;
+		attributes: readonly AttributeDefinition[];
+		firstColumn: string;
+		onready: (grid: SheetElement) => void;
+		/** A cell that is edited in a dialog. */
+		onopen: (row: GridRow, attribute: AttributeDefinition) => void;
+	}
+	let { sheet, attributes, firstColumn, onready, onopen }: Props = $props();
+	const IN_DIALOG: AttributeType[] = ['documents', 'products', 'choice', 'longText', 'richText'];
+	let box = $state<HTMLElement>();
+	let grid = $state.raw<SheetElement | null>(null);
+
+	const columns = $derived<ColumnRegular[]>([
+		{ prop: '$title', name: firstColumn, size: 240, pin: 'colPinStart', readonly: true },
+		...attributes.map(({ code, label, unit, required }): ColumnRegular => ({
+			prop: code,
+			name: `${label}${unit ? `, ${unit}` : ''}${required ? ' *' : ''}`,
+			size: Math.max(130, 48 + 8 * `${label}, ${unit} *`.length),
+			readonly: ({ model }) => (model as GridRow).$outside.has(code),
+			cellProperties: ({ model }) => {
+				const row = model as GridRow;
+				const fault = sheet.faultOf(row, code);
+				return { class: { outside: row.$outside.has(code), fault: fault !== undefined }, title: fault?.reason ?? '' };
+			}
+		}))
+	]);
+
+	onMount(() => {
+		void import('@revolist/revogrid/loader').then(({ defineCustomElements }) => {
+			defineCustomElements();
+			const made = document.createElement('revo-grid') as SheetElement;
+			Object.assign(made, {
+				range: true,
+				resize: true,
+				rowSize: 32,
+				theme: 'default',
+				hideAttribution: true,
+				canFocus: true
+			});
+			listenTo(made, 'beforeedit', onedit);
+			listenTo(made, 'beforeeditstart', onbegin);
+			listenTo(made, 'beforerangeedit', onrange);
+			listenTo(made, 'clipboardrangepaste', onrange);
+			made.addEventListener('keydown', onkeydown, true);
+			box?.append(made);
+			grid = made;
+			onready(made);
+		});
+		return () => grid?.remove();
+	});
+	$effect(() => {
+		if (grid) grid.columns = columns;
+	});
+	$effect(() => {
+		if (grid) grid.source = sheet.rows;
+	});
+
+	/** What is too much for a line opens in a dialog; a choice does unless it is typed. */
+	function onbegin(event: CustomEvent<{ prop: string | number; val?: unknown; model: unknown }>) {
+		const { prop, val, model } = event.detail;
+		const attribute = attributes.find((one) => one.code === prop);
+		if (!attribute) return;
+		const isTyped = typeof val === 'string' && val !== '' && val !== textIn(model as GridRow, attribute.code);
+		if (!IN_DIALOG.includes(attribute.type) || (attribute.type === 'choice' && isTyped)) return;
+		event.preventDefault();
+		onopen(model as GridRow, attribute);
+	}
+
+	function onedit(event: CustomEvent<{ prop: string | number; val?: unknown; model: unknown }>) {
+		event.preventDefault();
+		const { prop, val, model } = event.detail;
+		sheet.change([{ row: model as GridRow, code: String(prop), text: String(val ?? '') }]);
+		// The editor closes once this event is over; the focus belongs to the grid again then.
+		setTimeout(() => grid?.focus());
+	}
+
+	function onrange(
+		event: CustomEvent<{ data: Record<number, Record<string, unknown>>; models: Record<number, unknown> }>
+	) {
+		event.preventDefault();
+		const { data, models } = event.detail;
+		const edits: CellEdit[] = Object.entries(data).flatMap(([index, values]) => {
+			const row = models[Number(index)] as GridRow | undefined;
+			if (!row) return [];
+			return Object.entries(values).map(([code, value]) => ({ row, code, text: String(value ?? '').trim() }));
+		});
+		sheet.change(edits.filter(({ code }) => !code.startsWith('$')));
+	}
+
+	async function fillDown() {
+		const range = await grid?.getSelectedRange();
+		if (!range) return;
+		const from = sheet.rows[range.y];
+		if (!from) return;
+		const codes = attributes.slice(range.x, range.x1 + 1).map((one) => one.code);
+		const rows = sheet.rows.slice(range.y + 1, range.y1 + 1);
+		sheet.change(rows.flatMap((row) => codes.map((code) => ({ row, code, text: textIn(from, code) }))));
+	}
+
+	function onkeydown(event: KeyboardEvent) {
+		if (!event.ctrlKey && !event.metaKey) return;
+		const key = event.key.toLowerCase();
+		const isTyping = event.target instanceof HTMLInputElement;
+		if (key === 'd') void fillDown();
+		else if (key === 'z' && !isTyping) event.shiftKey ? sheet.redo() : sheet.undo();
+		else if (key === 'y' && !isTyping) sheet.redo();
+		else return;
+		event.preventDefault();
+		event.stopPropagation();
+	}
+</script>
+
+<div bind:this={box} class="sheet-grid h-full min-h-64" data-testid="sheet"></div>

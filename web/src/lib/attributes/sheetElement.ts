@@ -1,0 +1,13 @@
+import type { Components } from '@revolist/revogrid';
+
+/** The grid's element with what the sheet uses of it. */
+export type SheetElement = HTMLElement &
+	Pick<
+		Components.RevoGrid,
+		'columns' | 'source' | 'getSelectedRange' | 'refresh' | 'scrollToRow' | 'scrollToColumnProp' | 'setCellsFocus'
+	>;
+
+/** Listens to an event of the grid that carries a detail. */
+export function listenTo<Detail>(grid: HTMLElement, name: string, listen: (event: CustomEvent<Detail>) => void): void {
+	grid.addEventListener(name, (event) => listen(event as CustomEvent<Detail>));
+}

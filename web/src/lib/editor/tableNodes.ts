@@ -1,0 +1,66 @@
+import { Extension, mergeAttributes, Node } from '@tiptap/core';
+import { goToNextCell, tableEditing } from '@tiptap/pm/tables';
+
+declare module '@tiptap/core' {
+	// eslint-disable-next-line @typescript-eslint/no-unused-vars
+	interface NodeConfig<Options, Storage> {
+		/** The role of a node in prosemirror-tables. */
+		tableRole?: string;
+	}
+}
+
+const spans = () => ({
+	colspan: { default: 1 },
+	rowspan: { default: 1 },
+	colwidth: { default: null, renderHTML: () => ({}), parseHTML: () => null }
+});
+
+const Table = Node.create({
+	name: 'table',
+	group: 'block',
+	content: 'tableRow+',
+	tableRole: 'table',
+	isolating: true,
+	parseHTML: () => [{ tag: 'table' }],
+	renderHTML: ({ HTMLAttributes }) => ['table', mergeAttributes(HTMLAttributes), ['tbody', 0]]
+});
+const TableRow = Node.create({
+	name: 'tableRow',
+	content: '(tableCell | tableHeader)*',
+	tableRole: 'row',
+	parseHTML: () => [{ tag: 'tr' }],
+	renderHTML: ({ HTMLAttributes }) => ['tr', mergeAttributes(HTMLAttributes), 0]
+});
+const cell = (name: string, tag: string, tableRole: string) =>
+	Node.create({
+		name,
+		content: 'block+',
+		tableRole,
+		isolating: true,
+		addAttributes: spans,
+		parseHTML: () => [{ tag }],
+		renderHTML: ({ HTMLAttributes }) => [tag, mergeAttributes(HTMLAttributes), 0]
+	});
+
+/** Selecting cells by mouse and keyboard, and going from one to the next by Tab, as prosemirror-tables does it. */
+const TableEditing = Extension.create({
+	name: 'tableEditing',
+	extendNodeSchema: (extension) => {
+		const { tableRole } = extension.config as { tableRole?: string };
+		return tableRole === undefined ? {} : { tableRole };
+	},
+	addProseMirrorPlugins: () => [tableEditing()],
+	addKeyboardShortcuts() {
+		const go = (by: 1 | -1) => () => goToNextCell(by)(this.editor.state, this.editor.view.dispatch);
+		return { Tab: go(1), 'Shift-Tab': go(-1) };
+	}
+});
+
+/** Tables, with heads, as ProseMirror's own table module edits them. */
+export const TABLE_NODES = [
+	Table,
+	TableRow,
+	cell('tableCell', 'td', 'cell'),
+	cell('tableHeader', 'th', 'header_cell'),
+	TableEditing
+];
