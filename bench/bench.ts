@@ -1,13 +1,20 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { database } from '../web/src/lib/server/db/pool.js';
+import { benchBodies } from './bodies.js';
 import { benchImport } from './import.js';
 import type { Result } from './measure.js';
 import { benchPage } from './page.js';
 import { benchReach } from './reach.js';
 import { benchScript } from './script.js';
 
-const results: Result[] = [...benchScript(), ...benchPage(), ...(await benchReach()), ...(await benchImport())];
+const results: Result[] = [
+	...benchScript(),
+	...benchPage(),
+	...benchBodies(),
+	...(await benchReach()),
+	...(await benchImport())
+];
 const figure = (value: number | null, unit: string) =>
 	value === null ? '—' : `${value >= 100 ? Math.round(value) : value.toPrecision(3)} ${unit}`;
 console.table(

@@ -1,4 +1,5 @@
 export { fold } from './fold.js';
+export { memo } from './memo.js';
 export { decimalString, formatMoney, majorUnits, minorDigits, parseMoney } from './money.js';
 export { isWithin, parseCategoryPath, slugify, withAncestors, type Category } from './category.js';
 export { AVAILABILITIES, type AttributeValue, type Availability, type DocumentEntry, type Product } from './product.js';

@@ -12,7 +12,19 @@ type Attrs = Extract<Inline, { type: 'liveValue' }>['attrs'];
  * A live value inside a line. What the shop's page may know better, and what counts down, is marked so that the
  * storefront's script finds it.
  */
-export function inlineValue(attrs: Attrs, value: LiveValue, { locale, now, product }: LiveContext): string {
+export function inlineValue(attrs: Attrs, value: LiveValue, context: LiveContext): string {
+	if (attrs.format || attrs.forms) return write(attrs, value, context);
+	let known = written.get(context);
+	if (!known) written.set(context, (known = new Map()));
+	let html = known.get(value);
+	if (html === undefined) known.set(value, (html = write(attrs, value, context)));
+	return html;
+}
+
+/** Values as they were written already: many pieces of one page say the same ones. */
+const written = new WeakMap<LiveContext, Map<LiveValue, string>>();
+
+function write(attrs: Attrs, value: LiveValue, { locale, now, product }: LiveContext): string {
 	if (value.type === 'countdown') {
 		const until = new Date(value.until).toISOString();
 		return element('time', { 'data-anbau-until': until }, escapeHtml(formatLeft(value.until - now, locale)));

@@ -1,4 +1,5 @@
 import { parse, TYPE, type MessageFormatElement, type PluralElement } from '@formatjs/icu-messageformat-parser';
+import { memo } from '@anbau/core/catalog';
 import { FORMATS, PLURAL_KEYS, type Format, type PluralForms } from './formats.js';
 import { isLiveValue } from './liveNames.js';
 
@@ -18,10 +19,13 @@ export type TextPart = { text: string } | ValuePart;
  * Quoting is ICU's: `'{'` is a brace, `''` an apostrophe. Throws an Error with a plain sentence when the braces do not
  * make arguments or name no live value.
  */
-export function parseText(text: string): TextPart[] {
+export function parseText(text: string): readonly TextPart[] {
 	if (!/[{}']/.test(text)) return text === '' ? [] : [{ text }];
-	return readElements(parseIcu(protect(text)));
+	return parsed(text);
 }
+
+/** The same addresses and labels are filled in for page after page. */
+const parsed = memo((text: string): readonly TextPart[] => readElements(parseIcu(protect(text))));
 
 /** What is wrong with the live values of a text; null when nothing is. */
 export function textFault(text: string): string | null {

@@ -16,30 +16,11 @@ function start(script: HTMLScriptElement): void {
 	let placed: Placed | null = null;
 	let current: PageDocument | null = null;
 	let asked = '';
-	let scheduled = false;
+	const observer = new MutationObserver(oncePerFrame(() => guard(look)));
 
-	const observer = new MutationObserver(() => {
-		if (scheduled) return;
-		scheduled = true;
-		requestAnimationFrame(() => {
-			scheduled = false;
-			guard(look);
-		});
-	});
-
-	/** Places the present document, in the place of what an earlier one brought. */
+	/** Places the present document, in place of what an earlier one brought. */
 	async function show(document_: PageDocument): Promise<void> {
-		const written = JSON.stringify([document_.hooks, document_.tabs]);
-		const load = async <Module>(needed: boolean, name: string) =>
-			needed ? ((await import(`${base}${name}.js`)) as Module) : null;
-		const [tabs, opening, values] = await Promise.all([
-			load<{ buildStrip: BuildStrip }>(document_.tabs.length > 0 || written.includes('data-anbau-tabs'), 'anbau-tabs'),
-			load<{ wire: Wire }>(/data-anbau-(accordion|dialog|closable|pictures)/.test(written), 'anbau-opening'),
-			load<{ valuesOf: typeof valuesOf }>(
-				document_.remembers || /data-anbau-(value|until|recent)/.test(written),
-				'anbau-values'
-			)
-		]);
+		const [tabs, opening, values] = await loadBehaviour(base, document_);
 		placed?.undo();
 		const live = values?.valuesOf(document_, document);
 		placed = place(document_, document, live?.prepare);
@@ -71,6 +52,31 @@ function start(script: HTMLScriptElement): void {
 	};
 	if (document.readyState === 'loading') document.addEventListener('DOMContentLoaded', begin);
 	else begin();
+}
+
+/** Work that is done once in the next frame, however often it is asked for until then. */
+function oncePerFrame(work: () => void): () => void {
+	let scheduled = false;
+	return () => {
+		if (scheduled) return;
+		scheduled = true;
+		requestAnimationFrame(() => {
+			scheduled = false;
+			work();
+		});
+	};
+}
+
+/** Loads the behaviour that some piece of the page needs, and no other. */
+function loadBehaviour(base: string, { hooks, tabs, remembers }: PageDocument) {
+	const written = JSON.stringify([hooks, tabs]);
+	const load = async <Module>(needed: boolean, name: string) =>
+		needed ? ((await import(`${base}${name}.js`)) as Module) : null;
+	return Promise.all([
+		load<{ buildStrip: BuildStrip }>(tabs.length > 0 || written.includes('data-anbau-tabs'), 'anbau-tabs'),
+		load<{ wire: Wire }>(/data-anbau-(accordion|dialog|closable|pictures)/.test(written), 'anbau-opening'),
+		load<{ valuesOf: typeof valuesOf }>(remembers || /data-anbau-(value|until|recent)/.test(written), 'anbau-values')
+	]);
 }
 
 function pageOf({ dataset }: HTMLScriptElement): PageOf {

@@ -66,12 +66,7 @@ export function placeTabs(
 	build: BuildStrip,
 	prepare = everything
 ): void {
-	for (const container of root.querySelectorAll<HTMLElement>('.anbau-slot [data-anbau-tabs]')) {
-		build(
-			container,
-			[...container.children].filter(isHtml).map((panel) => ({ ...ownLabel(panel), panel }))
-		);
-	}
+	buildOwnStrips(root, build);
 	if (found.tabs.length === 0) return;
 	const marker = markerOf(root, 'tabs');
 	if (!marker) {
@@ -105,6 +100,16 @@ export function placeTabs(
 		for (const panel of added) panel.remove();
 	});
 	for (const panel of added) placed.add(panel, () => panel.remove());
+}
+
+/** Makes strips of tab pieces that hang elsewhere. */
+function buildOwnStrips(root: Document, build: BuildStrip): void {
+	for (const container of root.querySelectorAll<HTMLElement>('.anbau-slot [data-anbau-tabs]')) {
+		build(
+			container,
+			[...container.children].filter(isHtml).map((panel) => ({ ...ownLabel(panel), panel }))
+		);
+	}
 }
 
 /** Sets custom properties of the store's style, and takes them away again. Scripts may do so under any policy. */

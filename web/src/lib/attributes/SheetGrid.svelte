@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { onMount } from 'svelte';
+	import { onMount, untrack } from 'svelte';
 	import type { ColumnRegular } from '@revolist/revogrid';
 	import type { AttributeDefinition, AttributeType } from '@anbau/core/catalog';
 	import './sheetGrid.css';
@@ -17,8 +17,8 @@
 	}
 	let { sheet, attributes, firstColumn, onready, onopen }: Props = $props();
 	const IN_DIALOG: AttributeType[] = ['documents', 'products', 'choice', 'longText', 'richText'];
-	let box = $state<HTMLElement>();
-	let grid = $state.raw<SheetElement | null>(null);
+	let isDefined = $state(false);
+	let grid = $state.raw<SheetElement>();
 
 	const columns = $derived<ColumnRegular[]>([
 		{ prop: '$title', name: firstColumn, size: 240, pin: 'colPinStart', readonly: true },
@@ -35,28 +35,21 @@
 		}))
 	]);
 
-	onMount(() => {
-		void import('@revolist/revogrid/loader').then(({ defineCustomElements }) => {
-			defineCustomElements();
-			const made = document.createElement('revo-grid') as SheetElement;
-			Object.assign(made, {
-				range: true,
-				resize: true,
-				rowSize: 32,
-				theme: 'default',
-				hideAttribution: true,
-				canFocus: true
-			});
-			listenTo(made, 'beforeedit', onedit);
-			listenTo(made, 'beforeeditstart', onbegin);
-			listenTo(made, 'beforerangeedit', onrange);
-			listenTo(made, 'clipboardrangepaste', onrange);
-			made.addEventListener('keydown', onkeydown, true);
-			box?.append(made);
-			grid = made;
-			onready(made);
-		});
-		return () => grid?.remove();
+	onMount(async () => {
+		const { defineCustomElements } = await import('@revolist/revogrid/loader');
+		await defineCustomElements();
+		isDefined = true;
+	});
+	$effect(() => {
+		if (!grid) return;
+		const made = grid;
+		Object.assign(made, { range: true, resize: true, rowSize: 32, theme: 'default', hideAttribution: true });
+		listenTo(made, 'beforeedit', onedit);
+		listenTo(made, 'beforeeditstart', onbegin);
+		listenTo(made, 'beforerangeedit', onrange);
+		listenTo(made, 'clipboardrangepaste', onrange);
+		made.addEventListener('keydown', onkeydown, true);
+		untrack(() => onready(made));
 	});
 	$effect(() => {
 		if (grid) grid.columns = columns;
@@ -112,12 +105,14 @@
 		const key = event.key.toLowerCase();
 		const isTyping = event.target instanceof HTMLInputElement;
 		if (key === 'd') void fillDown();
-		else if (key === 'z' && !isTyping) event.shiftKey ? sheet.redo() : sheet.undo();
-		else if (key === 'y' && !isTyping) sheet.redo();
+		else if (key === 'z' && !isTyping && !event.shiftKey) sheet.undo();
+		else if ((key === 'y' || key === 'z') && !isTyping) sheet.redo();
 		else return;
 		event.preventDefault();
 		event.stopPropagation();
 	}
 </script>
 
-<div bind:this={box} class="sheet-grid h-full min-h-64" data-testid="sheet"></div>
+<div class="sheet-grid h-full min-h-64" data-testid="sheet">
+	{#if isDefined}<revo-grid bind:this={grid}></revo-grid>{/if}
+</div>

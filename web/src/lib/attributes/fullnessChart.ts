@@ -16,73 +16,69 @@ export async function drawFullness(
 		]);
 	use([HeatmapChart, GridComponent, TooltipComponent, VisualMapComponent, CanvasRenderer]);
 	const chart = init(box);
-	const style = getComputedStyle(document.documentElement);
-	const token = (name: string) => style.getPropertyValue(name).trim();
+	chart.setOption(optionOf(attributes, tops));
+	const resize = new ResizeObserver(() => chart.resize());
+	resize.observe(box);
+	return () => {
+		resize.disconnect();
+		chart.dispose();
+	};
+}
+
+/** A token of the theme as the page has it now. */
+function token(name: string): string {
+	return getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+}
+
+interface MapCell {
+	/** Column, row, percent. */
+	value: [number, number, number];
+	filled: number;
+	applies: number;
+	label: { color: string };
+}
+
+/** A cell for each attribute and category that it applies to. */
+function cellsOf(attributes: AttributesView['attributes'], tops: readonly Category[]): MapCell[] {
 	const [light, dark] = [token('--color-base-100'), token('--color-base-content')];
-	const data = attributes.flatMap(({ fullness }, row) =>
-		tops.flatMap(({ key }, column) => {
+	return attributes.flatMap(({ fullness }, row) =>
+		tops.flatMap(({ key }, column): MapCell[] => {
 			const one = fullness.byCategory[key];
 			if (!one || one.applies === 0) return [];
 			const percent = Math.round((100 * one.filled) / one.applies);
 			return [{ value: [column, row, percent], ...one, label: { color: percent > 75 ? light : dark } }];
 		})
 	);
+}
+
+function optionOf(attributes: AttributesView['attributes'], tops: readonly Category[]) {
 	const text = { color: token('--color-base-content'), fontFamily: token('--font-sans') || 'sans-serif' };
-	chart.setOption({
+	const bare = { type: 'category' as const, axisLine: { show: false }, axisTick: { show: false } };
+	const columnLabel = { ...text, interval: 0, width: 70, overflow: 'break', lineHeight: 15, fontSize: 12 };
+	const colours = ['--anbau-terracotta-soft', '--anbau-moss-soft', '--color-primary'].map(token);
+	return {
 		textStyle: text,
 		animation: false,
 		grid: { left: 8, right: 24, top: 16, bottom: 8, containLabel: true },
 		tooltip: {
-			formatter: ({ data: { value, filled, applies } }: { data: (typeof data)[number] }) =>
-				`${attributes[value[1] ?? 0]?.label ?? ''} · ${tops[value[0] ?? 0]?.title ?? ''}: ${filled} of ${applies}`
+			formatter: ({ data: { value, filled, applies } }: { data: MapCell }) =>
+				`${attributes[value[1]]?.label ?? ''} · ${tops[value[0]]?.title ?? ''}: ${filled} of ${applies}`
 		},
 		xAxis: {
-			type: 'category',
-			position: 'top',
+			...bare,
+			position: 'top' as const,
 			data: tops.map((top) => top.title),
-			axisLabel: {
-				...text,
-				interval: 0,
-				width: 70,
-				overflow: 'break',
-				lineHeight: 15,
-				verticalAlign: 'bottom',
-				fontSize: 12
-			},
-			axisLine: { show: false },
-			axisTick: { show: false }
+			axisLabel: { ...columnLabel, verticalAlign: 'bottom' }
 		},
-		yAxis: {
-			type: 'category',
-			inverse: true,
-			data: attributes.map((one) => one.label),
-			axisLabel: { ...text, fontSize: 13 },
-			axisLine: { show: false },
-			axisTick: { show: false }
-		},
-		visualMap: {
-			show: false,
-			min: 0,
-			max: 100,
-			inRange: { color: [token('--anbau-terracotta-soft'), token('--anbau-moss-soft'), token('--color-primary')] }
-		},
+		yAxis: { ...bare, inverse: true, data: attributes.map((one) => one.label), axisLabel: { ...text, fontSize: 13 } },
+		visualMap: { show: false, min: 0, max: 100, inRange: { color: colours } },
 		series: [
 			{
-				type: 'heatmap',
-				data,
+				type: 'heatmap' as const,
+				data: cellsOf(attributes, tops),
 				itemStyle: { borderColor: token('--color-base-100'), borderWidth: 3, borderRadius: 6 },
-				label: {
-					show: true,
-					fontSize: 13,
-					formatter: ({ data: { value } }: { data: (typeof data)[number] }) => `${value[2] ?? 0} %`
-				}
+				label: { show: true, fontSize: 13, formatter: ({ data }: { data: MapCell }) => `${data.value[2]} %` }
 			}
 		]
-	});
-	const resize = new ResizeObserver(() => chart.resize());
-	resize.observe(box);
-	return () => {
-		resize.disconnect();
-		chart.dispose();
 	};
 }

@@ -1,4 +1,4 @@
-import { many, one, type Db } from './pool.js';
+import { many, type Db } from './pool.js';
 
 /** An uploaded document. */
 export interface StoredFile {
@@ -12,13 +12,6 @@ type Row = StoredFile & { [column: string]: unknown };
 
 export function allFiles(db: Db, storeId: number): Promise<StoredFile[]> {
 	return many<Row>(db, 'SELECT sha256, name, type, size FROM file WHERE store_id = $1', [storeId]);
-}
-
-export function fileByHash(db: Db, storeId: number, sha256: string): Promise<StoredFile | undefined> {
-	return one<Row>(db, 'SELECT sha256, name, type, size FROM file WHERE store_id = $1 AND sha256 = $2', [
-		storeId,
-		sha256
-	]);
 }
 
 /** Notes an uploaded file; one with the same bytes keeps its first name. */
