@@ -26,6 +26,7 @@ test('from a catalogue file to the shop, with a message and a tab', async ({ des
 	await test.step('write a message with a live value', async () => {
 		await page.getByRole('link', { name: 'Library', exact: true }).click();
 		await page.getByRole('button', { name: 'New message' }).click();
+		await page.getByRole('button', { name: /^Empty/ }).click();
 		await page.waitForURL('**/library/new-message');
 		await page.getByLabel('Library name').fill('Woven notice');
 		await page.getByLabel('What the message says').click();

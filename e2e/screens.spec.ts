@@ -5,6 +5,8 @@ const SCREENS = [
 	'/library',
 	'/library/made-to-order-notice',
 	'/library/growing-guide',
+	'/library/greenhouse-questions',
+	'/attributes',
 	'/catalog',
 	'/catalog/lindow-greenhouse-6-8',
 	'/releases',
@@ -83,7 +85,7 @@ test('the library is filtered, and several pieces are switched and deleted at on
 	await page.getByRole('button', { name: 'Tabs' }).click();
 	await page.getByRole('button', { name: 'Reaches product' }).click();
 	await page.getByLabel('Search products').fill('Seed compost');
-	await page.getByRole('button', { name: 'Seed compost, 40 l' }).click();
+	await page.getByRole('option', { name: 'Seed compost, 40 l' }).click();
 	await expect(names.filter({ hasText: 'Growing guide' })).toHaveCount(0);
 	await expect(names).toContainText([
 		'Call the nursery',

@@ -16,7 +16,7 @@ test('tabs keep the keyboard table of the W3C ARIA Authoring Practices, tabs wit
 }) => {
 	await page.goto(seeds());
 	const tabs = page.getByRole('tab');
-	await expect(tabs).toHaveText(['Growing guide', 'Description', 'Details', 'Delivery']);
+	await expect(tabs).toHaveText(['Growing guide', 'Description', 'Details', 'Delivery', 'Goes well with']);
 	await expect(page.getByRole('tablist')).toBeVisible();
 	const expectOpen = async (name: string) => {
 		const tab = page.getByRole('tab', { name });
@@ -33,20 +33,20 @@ test('tabs keep the keyboard table of the W3C ARIA Authoring Practices, tabs wit
 	await tabs.first().focus();
 	await expectOpen('Growing guide');
 	// Right Arrow: next, and round to the first; Left Arrow: the other way.
-	for (const name of ['Description', 'Details', 'Delivery', 'Growing guide']) {
+	for (const name of ['Description', 'Details', 'Delivery', 'Goes well with', 'Growing guide']) {
 		await page.keyboard.press('ArrowRight');
 		await expectOpen(name);
 	}
 	await page.keyboard.press('ArrowLeft');
-	await expectOpen('Delivery');
+	await expectOpen('Goes well with');
 	// Home and End: first and last.
 	await page.keyboard.press('Home');
 	await expectOpen('Growing guide');
 	await page.keyboard.press('End');
-	await expectOpen('Delivery');
+	await expectOpen('Goes well with');
 	// Tab: moves on to the panel, not to another tab.
 	await page.keyboard.press('Tab');
-	await expect(page.locator('#tab-delivery')).toBeFocused();
+	await expect(page.locator('#tab-goes-well-with')).toBeFocused();
 });
 
 test('closed tabs are found by the browser’s own search and opened by a link', async ({ page }) => {
@@ -171,7 +171,13 @@ test('the script runs once however often it is included, and follows a page that
 	await page.evaluate(() => document.querySelector('script[data-store]')?.setAttribute('data-id', 'carrot-amber-row'));
 	await expect(page.getByRole('tab', { name: 'Growing guide' })).toBeVisible();
 	await expect(message).toHaveCount(0);
-	await expect(page.getByRole('tab')).toHaveText(['Growing guide', 'Description', 'Details', 'Delivery']);
+	await expect(page.getByRole('tab')).toHaveText([
+		'Growing guide',
+		'Description',
+		'Details',
+		'Delivery',
+		'Goes well with'
+	]);
 	expect(errors).toEqual([]);
 });
 

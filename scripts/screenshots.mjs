@@ -36,6 +36,27 @@ try {
 		await take('workbench-not-shown');
 		await go('/library/growing-guide?product=carrot-amber-row');
 		await take('workbench-tab');
+		await go('/library/lead-time?product=lindow-greenhouse-6-8');
+		await page.getByLabel('What the message says').click();
+		await page.keyboard.press('Control+End');
+		await page.keyboard.press('Enter');
+		await page.keyboard.type('/');
+		await page.getByRole('listbox', { name: 'Parts to put in' }).waitFor();
+		await take('editor');
+		await page.keyboard.press('Escape');
+		await page.keyboard.press('Control+z');
+		await page.keyboard.press('Control+z');
+		await page
+			.getByTestId('saved')
+			.getByText(/^saved \d/)
+			.waitFor();
+		await go('/attributes');
+		await page.getByLabel('Category').selectOption('seeds');
+		await page.locator('.rgCell[data-rgcol="0"]').nth(4).waitFor();
+		await take('sheet');
+		await page.getByRole('button', { name: 'How full' }).click();
+		await page.locator('canvas').waitFor();
+		await take('attributes');
 		await go('/catalog?category=greenhouses-and-frames');
 		await take('catalog');
 		await go('/catalog/lindow-greenhouse-6-8');
@@ -54,6 +75,10 @@ try {
 		await take('store');
 		await page.goto(`${running.shopUrl}/products/lindow-greenhouse-6-8`);
 		await take('shop');
+		await page.goto(`${running.shopUrl}/products/carrot-amber-row`);
+		await page.getByRole('tab', { name: 'Growing guide' }).click();
+		await page.mouse.wheel(0, 420);
+		await take('shop-guide');
 	} finally {
 		await browser.close();
 		await stop();

@@ -4,7 +4,7 @@
 	import type { AttributeDefinition, AttributeType } from '@anbau/core/catalog';
 	import './sheetGrid.css';
 	import { textIn, type CellEdit, type GridRow, type Sheet } from './sheet.svelte.js';
-	import { listenTo, type SheetElement } from './sheetElement.js';
+	import { completeRoles, listenTo, type SheetElement } from './sheetElement.js';
 
 	/** The grid of the sheet. Keys, ranges, copy and paste are the grid's; what changes goes through the sheet. */
 	interface Props {
@@ -20,9 +20,17 @@
 	let isDefined = $state(false);
 	let grid = $state.raw<SheetElement>();
 
-	const columns = $derived<ColumnRegular[]>([
+	/** What of the definitions the columns show: how full they are changes often, and must not make the grid anew. */
+	const shape = $derived(
+		JSON.stringify(attributes.map(({ code, label, unit, required }) => [code, label, unit, required]))
+	);
+	const columns = $derived.by(() => {
+		void shape;
+		return untrack(() => columnsOf(attributes));
+	});
+	const columnsOf = (defined: readonly AttributeDefinition[]): ColumnRegular[] => [
 		{ prop: '$title', name: firstColumn, size: 240, pin: 'colPinStart', readonly: true },
-		...attributes.map(({ code, label, unit, required }): ColumnRegular => ({
+		...defined.map(({ code, label, unit, required }): ColumnRegular => ({
 			prop: code,
 			name: `${label}${unit ? `, ${unit}` : ''}${required ? ' *' : ''}`,
 			size: Math.max(130, 48 + 8 * `${label}, ${unit} *`.length),
@@ -33,7 +41,7 @@
 				return { class: { outside: row.$outside.has(code), fault: fault !== undefined }, title: fault?.reason ?? '' };
 			}
 		}))
-	]);
+	];
 
 	onMount(async () => {
 		const { defineCustomElements } = await import('@revolist/revogrid/loader');
@@ -43,12 +51,21 @@
 	$effect(() => {
 		if (!grid) return;
 		const made = grid;
-		Object.assign(made, { range: true, resize: true, rowSize: 32, theme: 'default', hideAttribution: true });
+		Object.assign(made, {
+			range: true,
+			resize: true,
+			filter: false,
+			rowSize: 32,
+			theme: 'default',
+			hideAttribution: true
+		});
 		listenTo(made, 'beforeedit', onedit);
 		listenTo(made, 'beforeeditstart', onbegin);
 		listenTo(made, 'beforerangeedit', onrange);
 		listenTo(made, 'clipboardrangepaste', onrange);
 		made.addEventListener('keydown', onkeydown, true);
+		for (const name of ['aftergridrender', 'aftercolumnsset'])
+			listenTo(made, name, () => setTimeout(() => completeRoles(made)));
 		untrack(() => onready(made));
 	});
 	$effect(() => {

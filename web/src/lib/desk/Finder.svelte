@@ -16,6 +16,8 @@
 	let pieces = $state.raw<Hit[]>([]);
 	let fromCatalog = $state.raw<Hit[]>([]);
 	let active = $state(0);
+	/** The answer to what was typed last. */
+	let pending: Promise<void> = Promise.resolve();
 
 	const screens: Hit[] = [
 		['Library', '/library'],
@@ -41,7 +43,7 @@
 	$effect(() => {
 		if (open !== 'find') return;
 		const asked = text;
-		void catalogIndex.ask('search', { text: asked, fields: ['product', 'tag'] }).then((found) => {
+		pending = catalogIndex.ask('search', { text: asked, fields: ['product', 'tag'] }).then((found) => {
 			if (asked !== text) return;
 			fromCatalog =
 				asked.trim() === ''
@@ -84,7 +86,7 @@
 		if (step) {
 			event.preventDefault();
 			active = (active + step + hits.length) % Math.max(1, hits.length);
-		} else if (event.key === 'Enter') go(hits[active]);
+		} else if (event.key === 'Enter') void pending.then(() => go(hits[active]));
 		else active = 0;
 	}
 </script>

@@ -4,23 +4,16 @@
 	import { factsOfProduct, type Product } from '@anbau/core/catalog';
 	import { request, sentenceOf } from '$lib/desk/request.js';
 	import { catalogIndex } from '$lib/reach/catalogIndex.js';
-	import type { Found } from '$lib/reach/protocol.js';
+	import PickList from '$lib/ui/PickList.svelte';
 	import Popover from '$lib/ui/Popover.svelte';
 	import type { LibraryView } from './arrange.js';
 
 	/** Filters the library by a product that pieces reach. */
 	let { product = $bindable() }: { product: LibraryView['product'] } = $props();
-	let open = $state(false);
-	let text = $state('');
-	let found = $state.raw<Found[]>([]);
-
-	$effect(() => {
-		if (!open) return;
-		const asked = text;
-		void catalogIndex.ask('search', { text: asked, fields: ['product'] }).then((answer) => {
-			if (asked === text) found = answer;
-		});
-	});
+	async function search(text: string) {
+		const found = await catalogIndex.ask('search', { text, fields: ['product'] });
+		return found.map(({ value, label }) => ({ value, label }));
+	}
 
 	async function choose(key: string, close: () => void) {
 		close();
@@ -43,29 +36,17 @@
 {:else}
 	<Popover
 		label="Reaches product"
-		bind:open
 		triggerClass="chip border cursor-pointer h-7 bg-base-100 border-base-300 hover:bg-base-300/50"
 	>
 		{#snippet trigger()}Reaches product …{/snippet}
 		{#snippet children(close)}
-			<input
-				class="input input-sm mb-2 w-full"
+			<PickList
+				label="Search products"
 				placeholder="Title or key"
-				aria-label="Search products"
-				bind:value={text}
-				onkeydown={(event) => {
-					const [first] = found;
-					if (event.key === 'Enter' && first) void choose(first.value, close);
-				}}
+				{search}
+				nothing="No product is called so."
+				onpick={({ value }) => void choose(value, close)}
 			/>
-			{#each found as one (one.value)}
-				<button
-					class="rounded-field hover:bg-base-200 block w-full truncate px-2 py-1 text-left"
-					onclick={() => choose(one.value, close)}>{one.label}</button
-				>
-			{:else}
-				<p class="text-muted px-2">No product is called so.</p>
-			{/each}
 		{/snippet}
 	</Popover>
 {/if}

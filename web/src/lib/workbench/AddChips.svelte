@@ -1,9 +1,9 @@
 <script lang="ts">
-	import Check from '@lucide/svelte/icons/check';
 	import type { Leaf } from '@anbau/core/rules';
 	import { counted } from '$lib/desk/words.js';
 	import { catalogIndex } from '$lib/reach/catalogIndex.js';
 	import type { Found } from '$lib/reach/protocol.js';
+	import PickList from '$lib/ui/PickList.svelte';
 	import Popover from '$lib/ui/Popover.svelte';
 	import ComparisonForm from './ComparisonForm.svelte';
 
@@ -17,58 +17,47 @@
 	let { label, words, leaves, onadd }: Props = $props();
 	let open = $state(false);
 	let text = $state('');
-	let found = $state.raw<Found[]>([]);
-	let active = $state(0);
-	/** The text that `found` answers, and whether Enter waits for the answer to what was typed. */
-	let answered: string | null = null;
-	let entering = false;
 	const groups: [Found['field'], string][] = [
 		['tag', 'Tags'],
 		['category', 'Categories'],
 		['product', 'Products'],
 		['brand', 'Brands']
 	];
+	/** What the list shows, by the value that it has there. */
+	let shown = new Map<string, Found>();
 
-	$effect(() => {
-		if (!open) return;
-		const asked = text;
-		void catalogIndex.ask('search', { text: asked, fields: groups.map(([field]) => field) }).then((answer) => {
-			if (asked !== text) return;
-			found = answer;
-			active = 0;
-			answered = asked;
-			if (entering) take();
-		});
-	});
+	async function search(asked: string) {
+		// Read before the answer is waited for, so that the list is marked anew with every pick.
+		const chosen = leaves;
+		const found = await catalogIndex.ask('search', { text: asked, fields: groups.map(([field]) => field) });
+		shown = new Map(found.map((one) => [`${one.field} ${one.value}`, one]));
+		return groups.flatMap(([field, group]) =>
+			found
+				.filter((one) => one.field === field)
+				.map((one) => ({
+					value: `${one.field} ${one.value}`,
+					label: one.label,
+					group,
+					chosen: isIn(one, chosen),
+					...(field === 'product' ? {} : { hint: counted(one.products, 'product') })
+				}))
+		);
+	}
 
 	function leafOf({ field, value }: Found): Leaf {
 		if (field === 'product') return { field, operator: 'in', value: [value] };
 		return field === 'category' ? { field, operator: 'in', value } : { field, operator: 'is', value };
 	}
-	const isIn = (one: Found) =>
-		leaves.some((leaf) =>
+	const isIn = (one: Found, chosen: readonly Leaf[]) =>
+		chosen.some((leaf) =>
 			leaf.field === 'product' && one.field === 'product'
 				? leaf.value.includes(one.value)
 				: JSON.stringify(leaf) === JSON.stringify(leafOf(one))
 		);
 
-	/** Takes what is active, of what the typed text finds. */
-	function take() {
-		entering = false;
-		const one = found[active];
+	function take(value: string) {
+		const one = shown.get(value);
 		if (one) onadd(leafOf(one));
-	}
-
-	function onkeydown(event: KeyboardEvent) {
-		const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-		if (step) {
-			event.preventDefault();
-			active = (active + step + found.length) % Math.max(found.length, 1);
-			document.getElementById(`found-${active}`)?.scrollIntoView({ block: 'nearest' });
-		}
-		if (event.key !== 'Enter') return;
-		entering = true;
-		if (answered === text) take();
 	}
 </script>
 
@@ -81,51 +70,13 @@
 	contentClass="w-[min(27rem,92vw)]"
 >
 	{#snippet trigger()}{words}{/snippet}
-	<input
-		class="input input-sm mb-2 w-full"
-		role="combobox"
-		aria-expanded="true"
-		aria-controls="found"
-		aria-activedescendant={`found-${active}`}
-		aria-label="Search tags, categories, products, brands"
+	<PickList
+		label="Search tags, categories, products, brands"
 		placeholder="Tag, category, product or brand"
-		bind:value={text}
-		{onkeydown}
+		{search}
+		bind:text
+		onpick={({ value }) => take(value)}
 	/>
-	<div id="found" role="listbox" aria-label="Found" class="max-h-64 overflow-y-auto">
-		{#each groups as [field, title] (field)}
-			{#if found.some((one) => one.field === field)}
-				<div role="group" aria-label={title}>
-					<div class="text-muted px-2 pt-1.5 text-[12px] font-semibold">{title}</div>
-					{#each found as one, i (one.field + one.value)}
-						{#if one.field === field}
-							<!-- svelte-ignore a11y_click_events_have_key_events -->
-							<div
-								id={`found-${i}`}
-								role="option"
-								tabindex="-1"
-								aria-selected={isIn(one)}
-								class={[
-									'rounded-field flex cursor-pointer items-center gap-2 px-2 py-1',
-									i === active && 'bg-base-200'
-								]}
-								onclick={() => onadd(leafOf(one))}
-								onpointermove={() => (active = i)}
-							>
-								<span class="min-w-0 flex-1 truncate">{one.label}</span>
-								{#if isIn(one)}<Check class="text-primary size-4" aria-label="chosen" />{/if}
-								{#if one.field !== 'product'}<span class="text-muted text-[12px] whitespace-nowrap"
-										>{counted(one.products, 'product')}</span
-									>{/if}
-							</div>
-						{/if}
-					{/each}
-				</div>
-			{/if}
-		{:else}
-			<p class="text-muted px-2">Nothing is called so.</p>
-		{/each}
-	</div>
 	<div class="border-base-300 mt-2 border-t pt-2">
 		<div class="text-muted mb-1.5 px-2 text-[12px] font-semibold">Compare a number</div>
 		<ComparisonForm action="Add" onleaf={onadd} />

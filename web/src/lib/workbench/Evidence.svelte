@@ -5,6 +5,9 @@
 	import type { Product } from '@anbau/core/catalog';
 	import type { Explanation, PageDocument } from '@anbau/core/placement';
 	import type { Leafed, ReachSummary } from '$lib/reach/protocol.js';
+	import { catalogIndex } from '$lib/reach/catalogIndex.js';
+	import PickList from '$lib/ui/PickList.svelte';
+	import Popover from '$lib/ui/Popover.svelte';
 	import PagePreview from './PagePreview.svelte';
 	import Why from './Why.svelte';
 
@@ -19,15 +22,21 @@
 		summary: ReachSummary | null;
 		onshown: (shown: boolean) => void;
 		onleaf: (step: 1 | -1) => void;
+		onlook: (product: string) => void;
 		onmissing: (hooks: string[]) => void;
 	}
-	let { slug, shown, leafed, product, document, explanation, summary, onshown, onleaf, onmissing }: Props = $props();
+	let { slug, shown, leafed, product, document, explanation, summary, onshown, onleaf, onlook, onmissing }: Props =
+		$props();
 	const widths = [
 		['Desktop', 1180],
 		['Tablet', 820],
 		['Phone', 390]
 	] as const;
 	let width = $state<number>(820);
+	async function search(text: string) {
+		const found = await catalogIndex.ask('search', { text, fields: ['product'] });
+		return found.map(({ value, label }) => ({ value, label }));
+	}
 	const side = (active: boolean) => ['btn btn-sm h-8 whitespace-nowrap', active ? 'btn-primary' : 'bg-base-100'];
 </script>
 
@@ -39,10 +48,15 @@
 			title="Product before, key ["
 			onclick={() => onleaf(-1)}><ChevronLeft class="size-4" /></button
 		>
-		<span
-			class="bg-base-100 border-base-300 rounded-field min-w-0 flex-1 truncate border px-3 py-1 font-semibold"
-			title={leafed?.title}>{leafed?.title ?? '—'}</span
+		<Popover
+			label="Look at another product"
+			triggerClass="bg-base-100 border-base-300 rounded-field min-w-0 flex-1 cursor-pointer truncate border px-3 py-1 text-left font-semibold"
 		>
+			{#snippet trigger()}<span title={leafed?.title}>{leafed?.title ?? '—'}</span>{/snippet}
+			{#snippet children(close)}
+				<PickList label="Search products" {search} onpick={({ value }) => (onlook(value), close())} />
+			{/snippet}
+		</Popover>
 		<button
 			class="btn btn-sm btn-square bg-base-100 h-8"
 			aria-label="Next product"

@@ -40,7 +40,7 @@
 	};
 </script>
 
-<div class="grid gap-3">
+<div class="grid grid-cols-[minmax(0,1fr)] gap-3">
 	{#if piece.kind === 'accordion'}
 		<div class="flex flex-wrap items-end gap-x-5 gap-y-2 text-[13px]">
 			<TemplateField

@@ -72,7 +72,7 @@
 <div class="grid lg:h-[calc(100dvh-52px)] lg:grid-cols-[minmax(0,1.46fr)_minmax(0,1fr)]">
 	<main class="min-w-0 px-3 py-3.5 sm:px-5 lg:overflow-y-auto">
 		<BenchHead {bench} zone={data.store.zone} />
-		<Step number={1} title="Says"><Says {bench} onlook={(product) => looking.lookAt(product)} /></Step>
+		<Step number={1} title="Says"><Says {bench} onlook={(product) => void looking.lookAt(product)} /></Step>
 		<Step number={2} title="Where"><Where {bench} document={looking.document} /></Step>
 		<Step number={3} title="Which products" last><Which {bench} {around} summary={looking.summary} /></Step>
 		<label class="text-muted mt-1 grid gap-1 pl-8 text-[13px]">
@@ -99,6 +99,7 @@
 			summary={looking.summary}
 			onshown={(shown) => looking.show(shown)}
 			onleaf={(step) => looking.leaf(step)}
+			onlook={(product) => void looking.lookAt(product)}
 			onmissing={(hooks) => (looking.missing = hooks)}
 		/>
 	</aside>

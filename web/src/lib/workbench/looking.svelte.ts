@@ -90,8 +90,10 @@ export class Looking {
 	}
 
 	/** Looks at one product, among those that show the piece or those that do not. */
-	lookAt(product: string): void {
-		this.shown = true;
+	async lookAt(product: string): Promise<void> {
+		const rule = effectiveTarget(this.bench.piece);
+		const among = await catalogIndex.ask('leaf', { rule, now: this.now, shown: true, position: 0, near: product });
+		this.shown = among?.key === product;
 		this.near = product;
 		this.position = 0;
 		this.asked++;
