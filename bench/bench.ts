@@ -6,6 +6,7 @@ import { benchImport } from './import.js';
 import type { Result } from './measure.js';
 import { benchPage } from './page.js';
 import { benchReach } from './reach.js';
+import { benchScreens } from './screens.js';
 import { benchScript } from './script.js';
 
 const results: Result[] = [
@@ -13,7 +14,8 @@ const results: Result[] = [
 	...benchPage(),
 	...benchBodies(),
 	...(await benchReach()),
-	...(await benchImport())
+	...(await benchImport()),
+	...(await benchScreens())
 ];
 const figure = (value: number | null, unit: string) =>
 	value === null ? '—' : `${value >= 100 ? Math.round(value) : value.toPrecision(3)} ${unit}`;

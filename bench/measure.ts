@@ -1,10 +1,10 @@
 /** One line of the results: a time against a reference's in the same run. */
 export interface Result {
 	what: string;
-	/** Ours and the reference's, in milliseconds or bytes. */
+	/** Ours and the reference's, in milliseconds, bytes or frames. */
 	ours: number;
 	reference: number | null;
-	unit: 'ms' | 'bytes';
+	unit: 'ms' | 'bytes' | 'frames';
 	ratio: number | null;
 	/** What the ratio or the figure is meant to keep, and whether it does. */
 	goal: string;

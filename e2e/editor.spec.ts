@@ -93,8 +93,8 @@ test('a part is dragged to another place by its handle', async ({ desk: page, ca
 	await page.locator('.drag-handle').hover();
 	const to = await editor.getByText('One').boundingBox();
 	await page.mouse.down();
-	await page.mouse.move(to?.x ?? 0, (to?.y ?? 0) + 20, { steps: 4 });
-	await page.mouse.move((to?.x ?? 0) + 20, to?.y ?? 0, { steps: 4 });
+	await page.mouse.move(to?.x ?? 0, (to?.y ?? 0) + 20, { steps: 10 });
+	await page.mouse.move((to?.x ?? 0) + 4, (to?.y ?? 0) + 2, { steps: 10 });
 	await page.mouse.up();
 	await expect(editor.locator('p')).toHaveText(['Three', 'One', 'Two']);
 	await call('DELETE', '/pieces/dragged');

@@ -132,6 +132,15 @@ test('attributes are defined once and filled in the sheet, by typing, pasting an
 
 	await cell(page, 0, column).click();
 	for (let i = 0; i < 2; i++) await page.keyboard.press('Shift+ArrowDown');
+	await expect
+		.poll(() =>
+			page
+				.locator('revo-grid')
+				.evaluate(async (grid) =>
+					(grid as unknown as { getSelectedRange: () => Promise<{ y1: number } | null> }).getSelectedRange()
+				)
+		)
+		.toMatchObject({ y1: 2 });
 	await page.keyboard.press('Control+d');
 	await expect(cell(page, 2, column)).toHaveText('60');
 	await page.keyboard.press('Control+z');
@@ -143,7 +152,7 @@ test('attributes are defined once and filled in the sheet, by typing, pasting an
 	await expect(page.getByRole('alert')).toContainText('“7,5” has a comma; write it with a point, 7.5');
 	await expect(cell(page, 1, column)).toHaveText('70');
 	await expect(cell(page, 2, column)).toHaveText('7,5');
-	await expect(page.getByText('2/14')).toBeVisible();
+	await expect(page.getByText('2/14', { exact: true })).toBeVisible();
 	await call('DELETE', '/attributes/days_to_harvest');
 });
 

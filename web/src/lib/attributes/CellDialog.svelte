@@ -2,7 +2,7 @@
 	import { Dialog } from 'bits-ui';
 	import { untrack } from 'svelte';
 	import type { AttributeDefinition } from '@anbau/core/catalog';
-	import { catalogIndex } from '$lib/reach/catalogIndex.js';
+	import { searchProducts } from '$lib/reach/searchProducts.js';
 	import PickList from '$lib/ui/PickList.svelte';
 	import DocumentsForm from './DocumentsForm.svelte';
 	import { textIn, type GridRow } from './sheet.svelte.js';
@@ -23,10 +23,6 @@
 			.filter((key) => key !== '')
 	);
 
-	async function searchProducts(asked: string) {
-		const found = await catalogIndex.ask('search', { text: asked, fields: ['product'] });
-		return found.map(({ value, label }) => ({ value, label }));
-	}
 	const searchChoices = (asked: string) =>
 		attribute.choices
 			.filter((choice) => choice.toLowerCase().includes(asked.trim().toLowerCase()))

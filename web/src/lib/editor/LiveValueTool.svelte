@@ -11,9 +11,13 @@
 	let { editor }: { editor: Editor } = $props();
 	const sources = useSources();
 	let open = $state(false);
+	let beginnings = $state.raw<{ beginning: string }[]>([]);
 
-	async function search(text: string) {
-		const beginnings = await catalogIndex.ask('beginnings', {});
+	$effect(() => {
+		if (open) void catalogIndex.ask('beginnings', {}).then((found) => (beginnings = found));
+	});
+
+	function search(text: string) {
 		const attributes = sources.attributes().map(({ code, label }) => ({
 			value: `attribute.${code}`,
 			label: liveValueLabel(`attribute.${code}`, () => label)

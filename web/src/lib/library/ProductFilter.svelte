@@ -3,18 +3,13 @@
 	import { toast } from 'svelte-sonner';
 	import { factsOfProduct, type Product } from '@anbau/core/catalog';
 	import { request, sentenceOf } from '$lib/desk/request.js';
-	import { catalogIndex } from '$lib/reach/catalogIndex.js';
+	import { searchProducts } from '$lib/reach/searchProducts.js';
 	import PickList from '$lib/ui/PickList.svelte';
 	import Popover from '$lib/ui/Popover.svelte';
 	import type { LibraryView } from './arrange.js';
 
 	/** Filters the library by a product that pieces reach. */
 	let { product = $bindable() }: { product: LibraryView['product'] } = $props();
-	async function search(text: string) {
-		const found = await catalogIndex.ask('search', { text, fields: ['product'] });
-		return found.map(({ value, label }) => ({ value, label }));
-	}
-
 	async function choose(key: string, close: () => void) {
 		close();
 		try {
@@ -43,7 +38,7 @@
 			<PickList
 				label="Search products"
 				placeholder="Title or key"
-				{search}
+				search={searchProducts}
 				nothing="No product is called so."
 				onpick={({ value }) => void choose(value, close)}
 			/>

@@ -5,7 +5,7 @@
 	import type { Product } from '@anbau/core/catalog';
 	import type { Explanation, PageDocument } from '@anbau/core/placement';
 	import type { Leafed, ReachSummary } from '$lib/reach/protocol.js';
-	import { catalogIndex } from '$lib/reach/catalogIndex.js';
+	import { searchProducts } from '$lib/reach/searchProducts.js';
 	import PickList from '$lib/ui/PickList.svelte';
 	import Popover from '$lib/ui/Popover.svelte';
 	import PagePreview from './PagePreview.svelte';
@@ -33,10 +33,6 @@
 		['Phone', 390]
 	] as const;
 	let width = $state<number>(820);
-	async function search(text: string) {
-		const found = await catalogIndex.ask('search', { text, fields: ['product'] });
-		return found.map(({ value, label }) => ({ value, label }));
-	}
 	const side = (active: boolean) => ['btn btn-sm h-8 whitespace-nowrap', active ? 'btn-primary' : 'bg-base-100'];
 </script>
 
@@ -54,7 +50,7 @@
 		>
 			{#snippet trigger()}<span title={leafed?.title}>{leafed?.title ?? '—'}</span>{/snippet}
 			{#snippet children(close)}
-				<PickList label="Search products" {search} onpick={({ value }) => (onlook(value), close())} />
+				<PickList label="Search products" search={searchProducts} onpick={({ value }) => (onlook(value), close())} />
 			{/snippet}
 		</Popover>
 		<button

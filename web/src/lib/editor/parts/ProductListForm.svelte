@@ -3,6 +3,7 @@
 	import X from '@lucide/svelte/icons/x';
 	import { LIST_SOURCES, type ListSource } from '@anbau/core/catalog';
 	import { catalogIndex } from '$lib/reach/catalogIndex.js';
+	import { searchProducts } from '$lib/reach/searchProducts.js';
 	import PickList from '$lib/ui/PickList.svelte';
 	import Popover from '$lib/ui/Popover.svelte';
 	import { useSources } from '../sources.js';
@@ -36,10 +37,6 @@
 		if (products.length > 0)
 			void catalogIndex.ask('names', { products }).then((found) => (titles = { ...titles, ...found.products }));
 	});
-	async function search(text: string) {
-		const found = await catalogIndex.ask('search', { text, fields: ['product'] });
-		return found.map(({ value, label }) => ({ value, label }));
-	}
 	const toggle = (key: string) =>
 		set({
 			keys: attrs.keys.includes(key) ? attrs.keys.filter((one) => one !== key) : [...attrs.keys, key].slice(0, 50)
@@ -96,7 +93,12 @@
 		{/each}
 		<Popover label="Choose products" triggerClass="btn btn-sm h-7">
 			{#snippet trigger()}<Plus class="size-3.5" />Products{/snippet}
-			<PickList label="Search products" {search} chosen={attrs.keys} onpick={({ value }) => toggle(value)} />
+			<PickList
+				label="Search products"
+				search={searchProducts}
+				chosen={attrs.keys}
+				onpick={({ value }) => toggle(value)}
+			/>
 		</Popover>
 	</div>
 {/if}
