@@ -24,6 +24,8 @@ export async function benchScreens(): Promise<Result[]> {
 	try {
 		await fill(running.url, running.apiKey);
 		const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+		// tsx names functions by a helper that the browser does not have.
+		await page.addInitScript({ content: 'globalThis.__name = (value) => value' });
 		await page.goto(`${running.url}/sign-in`);
 		await page.getByRole('button', { name: 'Sign in as the demo owner' }).click();
 		await page.waitForURL('**/library');

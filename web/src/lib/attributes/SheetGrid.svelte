@@ -16,6 +16,9 @@
 		onopen: (row: GridRow, attribute: AttributeDefinition) => void;
 	}
 	let { sheet, attributes, firstColumn, onready, onopen }: Props = $props();
+	// The same objects for every cell, so that scrolling makes none.
+	const PLAIN = {};
+	const OUTSIDE = { class: { outside: true } };
 	const IN_DIALOG: AttributeType[] = ['documents', 'products', 'choice', 'longText', 'richText'];
 	let isDefined = $state(false);
 	let grid = $state.raw<SheetElement>();
@@ -37,8 +40,10 @@
 			readonly: ({ model }) => (model as GridRow).$outside.has(code),
 			cellProperties: ({ model }) => {
 				const row = model as GridRow;
+				if (row.$outside.has(code)) return OUTSIDE;
+				if (sheet.faults.length === 0) return PLAIN;
 				const fault = sheet.faultOf(row, code);
-				return { class: { outside: row.$outside.has(code), fault: fault !== undefined }, title: fault?.reason ?? '' };
+				return fault ? { class: { fault: true }, title: fault.reason } : PLAIN;
 			}
 		}))
 	];
