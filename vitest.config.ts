@@ -10,7 +10,7 @@ export default defineConfig({
 						'core/**/*.test.ts',
 						'embed/**/*.test.ts',
 						'standins/**/*.test.ts',
-						'web/src/lib/{reach,workbench,library}/**/*.test.ts'
+						'web/src/lib/{reach,workbench,library,editor,attributes}/**/*.test.ts'
 					]
 				}
 			},

@@ -55,7 +55,7 @@ try {
 		await page.locator('.rgCell[data-rgcol="0"]').nth(4).waitFor();
 		await take('sheet');
 		await page.getByRole('button', { name: 'How full' }).click();
-		await page.locator('canvas').waitFor();
+		await page.locator('canvas').first().waitFor();
 		await take('attributes');
 		await go('/catalog?category=greenhouses-and-frames');
 		await take('catalog');

@@ -33,7 +33,7 @@ export interface RenderedBody {
  */
 export function renderBody(body: Body, context: LiveContext, followed = false): RenderedBody {
 	const renderer = new BodyRenderer(context);
-	const html = renderer.blocks(body.content, '/content', followed);
+	const html = renderer.blocks(body.content, '/content', { followed });
 	return { html, gone: renderer.gone, until: renderer.until };
 }
 
@@ -50,17 +50,22 @@ export class BodyRenderer {
 
 	constructor(readonly context: LiveContext) {}
 
-	blocks(parts: readonly BodyPart[], at: string, followed = false): string {
+	/**
+	 * Renders parts one below the other; `followed` tells that something stands below the last, `from` at which place of
+	 * their holder the first one stands.
+	 */
+	blocks(parts: readonly BodyPart[], at: string, { followed = false, from = 0 } = {}): string {
 		const rendered: RenderedBlock[] = [];
 		const before = this.gone.length;
 		for (const [i, part] of parts.entries()) {
 			const kind = part.type === 'heading' ? part.attrs.level : part.type === 'horizontalRule' ? 'divider' : null;
-			for (const html of this.part(part, `${at}/${i}`)) rendered.push({ html, kind });
+			for (const html of this.part(part, `${at}/${from + i}`)) rendered.push({ html, kind });
 		}
 		return keepFollowedHeadings(rendered, { somethingWent: this.gone.length > before, followed });
 	}
 
-	private part(part: BodyPart, at: string): string[] {
+	/** Renders one part: nothing when it stays away, several blocks when it is repeated. */
+	part(part: BodyPart, at: string): string[] {
 		const render = PART_RENDERERS[part.type] as (part: BodyPart, renderer: BodyRenderer, at: string) => string[];
 		return render(part, this, at);
 	}

@@ -43,7 +43,7 @@ function listItem(item: parts.ListItem, renderer: BodyRenderer, at: string): str
 	}
 	const lines = renderer.repeated(first.content ?? [], `${at}/content/0`, (html) => html);
 	if (lines.length === 0) return [];
-	const below = rest.length > 0 ? renderer.blocks(rest, `${at}/content`) : '';
+	const below = rest.length > 0 ? renderer.blocks(rest, `${at}/content`, { from: 1 }) : '';
 	return lines.map((line) => element('li', {}, below === '' ? line : element('p', {}, line) + below));
 }
 

@@ -41,10 +41,11 @@ function inside(content: readonly BodyPart[], renderer: BodyRenderer, turn: numb
 	const [only] = content;
 	if (content.length === 1 && only?.type === 'paragraph') return renderer.line(only.content ?? [], turn);
 	return content
-		.map((part, i) =>
-			part.type === 'paragraph'
-				? element('p', {}, renderer.line(part.content ?? [], turn))
-				: renderer.blocks([part], `${at}/${i}`)
-		)
+		.flatMap((part, i) => {
+			if (part.type !== 'paragraph') return renderer.part(part, `${at}/${i}`);
+			// The row has asked for the values of its paragraphs already.
+			const line = renderer.line(part.content ?? [], turn);
+			return line === '' ? [] : [element('p', {}, line)];
+		})
 		.join('');
 }

@@ -4,7 +4,7 @@
 	import { toast } from 'svelte-sonner';
 	import type { Body } from '@anbau/core/pieces';
 	import './bodyEditor.css';
-	import { bodyOf, createEditor, type Selected } from './bodyEditor.svelte.js';
+	import { bodyOf, createEditor, type Selected } from './bodyEditor.js';
 	import { activeEditor } from './activeEditor.svelte.js';
 	import EditorTools from './EditorTools.svelte';
 	import LiveValueSettings from './LiveValueSettings.svelte';

@@ -4,7 +4,7 @@
 	import Italic from '@lucide/svelte/icons/italic';
 	import List from '@lucide/svelte/icons/list';
 	import ListOrdered from '@lucide/svelte/icons/list-ordered';
-	import type { Selected } from './bodyEditor.svelte.js';
+	import type { Selected } from './bodyEditor.js';
 	import LinkTool from './LinkTool.svelte';
 	import LiveValueTool from './LiveValueTool.svelte';
 	import PartTool from './PartTool.svelte';

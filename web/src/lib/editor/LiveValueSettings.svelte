@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Editor } from '@tiptap/core';
 	import { FORMATS, liveValueLabel, type Format } from '@anbau/core/pieces';
-	import type { SelectedValue } from './bodyEditor.svelte.js';
+	import type { SelectedValue } from './bodyEditor.js';
 	import { useSources } from './sources.js';
 
 	/** How a selected live value is written, and what it says on products that have none. */

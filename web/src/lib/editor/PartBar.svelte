@@ -4,7 +4,7 @@
 	import ArrowUp from '@lucide/svelte/icons/arrow-up';
 	import Copy from '@lucide/svelte/icons/copy';
 	import Trash from '@lucide/svelte/icons/trash-2';
-	import type { Selected } from './bodyEditor.svelte.js';
+	import type { Selected } from './bodyEditor.js';
 	import { duplicatePart, movePart, removePart, setAttributes } from './partCommands.js';
 	import { partLabel } from './partKinds.js';
 	import AccordionForm from './parts/AccordionForm.svelte';

@@ -2,6 +2,9 @@ import { Extension } from '@tiptap/core';
 import Suggestion, { type SuggestionProps } from '@tiptap/suggestion';
 import { partsNamed, type PartKind } from './partKinds.js';
 
+/** The most height that the list takes. */
+const HEIGHT = 300;
+
 /** The list of parts that `/` opens at the cursor. */
 export class SlashMenu {
 	open = $state(false);
@@ -9,6 +12,8 @@ export class SlashMenu {
 	active = $state(0);
 	place = $state.raw<{ left: number; top: number }>({ left: 0, top: 0 });
 	private choose: (part: PartKind) => void = () => undefined;
+	private rectOf: () => DOMRect | null = () => null;
+	private frame = 0;
 
 	pick(part: PartKind | undefined): void {
 		if (part) this.choose(part);
@@ -18,11 +23,23 @@ export class SlashMenu {
 		this.parts = items;
 		this.active = Math.min(this.active, Math.max(0, items.length - 1));
 		this.choose = command;
-		const rect = clientRect?.();
-		if (rect)
-			this.place = { left: Math.min(rect.left, innerWidth - 280), top: Math.min(rect.bottom + 6, innerHeight - 300) };
+		this.rectOf = clientRect ?? (() => null);
 		this.open = items.length > 0;
+		this.follow();
 	}
+
+	/** Stands under the cursor, or above it where there is no room below, wherever the page moves it meanwhile. */
+	private follow = (): void => {
+		cancelAnimationFrame(this.frame);
+		if (!this.open) return;
+		const rect = this.rectOf();
+		if (rect) {
+			const top = rect.bottom + HEIGHT > innerHeight ? rect.top - HEIGHT : rect.bottom + 6;
+			const left = Math.min(rect.left, innerWidth - 280);
+			if (top !== this.place.top || left !== this.place.left) this.place = { left, top };
+		}
+		this.frame = requestAnimationFrame(this.follow);
+	};
 
 	private press(key: string): boolean {
 		const { length } = this.parts;

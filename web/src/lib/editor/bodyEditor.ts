@@ -75,6 +75,11 @@ export function createEditor(element: HTMLElement, body: Body, wiring: Wiring): 
 }
 
 function extensionsOf({ slash, attributeLabel, onproblem }: Wiring): Extensions {
+	return [...bodyNodes(attributeLabel), PartKeys, DragHandle, slash.extension(), cleanPaste(onproblem)];
+}
+
+/** What a body is made of, as the editor knows it. */
+export function bodyNodes(attributeLabel: (code: string) => string | undefined): Extensions {
 	return [
 		StarterKit.configure({
 			heading: { levels: [2, 3, 4] },
@@ -91,11 +96,7 @@ function extensionsOf({ slash, attributeLabel, onproblem }: Wiring): Extensions 
 		Image.configure({ inline: false }),
 		LiveValue.configure({ label: (name) => liveValueLabel(name, attributeLabel) }),
 		...PART_NODES,
-		...TABLE_NODES,
-		PartKeys,
-		DragHandle,
-		slash.extension(),
-		cleanPaste(onproblem)
+		...TABLE_NODES
 	];
 }
 
