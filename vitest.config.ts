@@ -1,17 +1,17 @@
+import { svelte } from '@sveltejs/vite-plugin-svelte';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
 	test: {
 		projects: [
+			{ test: { name: 'core', include: ['core/**/*.test.ts', 'embed/**/*.test.ts', 'standins/**/*.test.ts'] } },
 			{
+				// What the screens know, without a page: modules with runes are compiled as they are for the browser.
+				plugins: [svelte({ configFile: false })],
+				resolve: { alias: { $lib: `${import.meta.dirname}/web/src/lib` }, conditions: ['browser'] },
 				test: {
-					name: 'core',
-					include: [
-						'core/**/*.test.ts',
-						'embed/**/*.test.ts',
-						'standins/**/*.test.ts',
-						'web/src/lib/{reach,workbench,library,editor,attributes}/**/*.test.ts'
-					]
+					name: 'screens',
+					include: ['web/src/lib/{reach,workbench,library,editor,attributes}/**/*.test.ts']
 				}
 			},
 			{

@@ -41,7 +41,7 @@ describe('any body', () => {
 				expect(renderBody(one, { ...context })).toMatchObject({ html, gone });
 				expect(dangersIn(html).filter((danger) => !KNOWN.test(danger) || / on/.test(danger))).toEqual([]);
 				// What the visitor looked at is filled in by the visitor's browser, and hidden until then.
-				const shown = html.replace(/<div class="anbau-products" data-anbau-recent.*?<\/div>/g, '');
+				const shown = html.replace(/<div class="anbau-products" data-anbau-recent.*?<\/div>/g, 'x');
 				expect(shown).not.toMatch(/<(p|li|ul|ol|tr|tbody|h[2-4]|blockquote|summary)><\/\1>/);
 			})
 		);

@@ -62,7 +62,9 @@
 </script>
 
 <svelte:head><title>Attributes · Anbau</title></svelte:head>
-<main class="grid gap-4 px-3 py-4 sm:px-5 lg:h-[calc(100dvh-52px)] lg:grid-cols-[310px_minmax(0,1fr)]">
+<main
+	class="grid grid-cols-[minmax(0,1fr)] gap-4 px-3 py-4 sm:px-5 lg:h-[calc(100dvh-52px)] lg:grid-cols-[310px_minmax(0,1fr)]"
+>
 	<section class="bg-base-100 border-base-300 rounded-box min-w-0 border p-4 lg:overflow-y-auto">
 		<DefinitionList view={data.view} onopen={open} onnew={open} onmissing={missing} />
 	</section>
