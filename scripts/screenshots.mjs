@@ -38,6 +38,7 @@ try {
 		await take('workbench-tab');
 		await go('/library/lead-time?product=lindow-greenhouse-6-8');
 		await page.getByLabel('What the message says').click();
+		await page.waitForTimeout(200);
 		await page.keyboard.press('Control+End');
 		await page.keyboard.press('Enter');
 		await page.keyboard.type('/');

@@ -54,7 +54,7 @@ function cellsOf(attributes: AttributesView['attributes'], tops: readonly Catego
 function optionOf(attributes: AttributesView['attributes'], tops: readonly Category[]) {
 	const text = { color: token('--color-base-content'), fontFamily: token('--font-sans') || 'sans-serif' };
 	const bare = { type: 'category' as const, axisLine: { show: false }, axisTick: { show: false } };
-	const columnLabel = { ...text, interval: 0, width: 70, overflow: 'break', lineHeight: 15, fontSize: 12 };
+	const columnLabel = { ...text, interval: 0, width: 78, overflow: 'break', lineHeight: 14, fontSize: 11 };
 	const colours = ['--anbau-terracotta-soft', '--anbau-moss-soft', '--color-primary'].map(token);
 	return {
 		textStyle: text,
