@@ -12,6 +12,7 @@
 	let { bench, onlook }: { bench: Workbench; onlook: (product: string) => void } = $props();
 	const sources = useSources();
 	let answer = $state.raw<QuietAnswer | null>(null);
+	let counting = $state(false);
 	let titles = $state.raw<Record<string, string>>({});
 	const PAUSE = 700;
 
@@ -19,11 +20,18 @@
 		const { piece, slug } = bench;
 		const abort = new AbortController();
 		const timer = setTimeout(() => {
-			request<QuietAnswer>('/api/v1/quiet', { method: 'POST', body: { slug, piece }, signal: abort.signal }).then(
-				(found) => untrack(() => void take(found)),
-				// What cannot be saved yet cannot be counted either; the faults stand where they are.
-				() => (answer = null)
-			);
+			counting = true;
+			request<QuietAnswer>('/api/v1/quiet', { method: 'POST', body: { slug, piece }, signal: abort.signal })
+				.then(
+					(found) => untrack(() => void take(found)),
+					() => {
+						// What cannot be saved yet cannot be counted either; the faults stand where they are.
+						if (!abort.signal.aborted) answer = null;
+					}
+				)
+				.finally(() => {
+					if (!abort.signal.aborted) counting = false;
+				});
 		}, PAUSE);
 		return () => (clearTimeout(timer), abort.abort());
 	});
@@ -52,6 +60,7 @@
 	{#if count > 12}<p class="text-muted px-2">and {count - 12} more</p>{/if}
 {/snippet}
 
+{#if counting && !answer}<span class="text-muted">Counting where it stays away …</span>{/if}
 {#if answer && answer.checked > 0}
 	{#if answer.away === 0 && answer.parts.length === 0}
 		<span class="text-muted">Nothing of it stays away on {counted(answer.checked, 'product')}.</span>

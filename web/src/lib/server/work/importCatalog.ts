@@ -1,8 +1,9 @@
 import { setImmediate } from 'node:timers/promises';
+import { allAttributes } from '../db/attributes.js';
 import { CatalogStage, saveCategories } from '../db/catalogImport.js';
 import { writeAudit } from '../db/audit.js';
 import { tell } from '../db/notify.js';
-import { lockStore, transaction } from '../db/pool.js';
+import { database, lockStore, transaction } from '../db/pool.js';
 import type { Store } from '../db/stores.js';
 import type { Actor } from '../db/users.js';
 import { Problem } from '../problem.js';
@@ -38,9 +39,9 @@ export async function importCatalog(
 	mode: ImportMode,
 	job: Job
 ): Promise<ImportResult> {
-	const { catalog } = await storeStates.byId(store.id, Date.now());
+	const definitions = new Map((await allAttributes(database(), store.id)).map((one) => [one.code, one]));
 	const Rows = format === 'csv' ? CsvCatalogRows : NdjsonCatalogRows;
-	const rows = new Rows(store.currency, catalog.attribute);
+	const rows = new Rows(store.currency, (code) => definitions.get(code));
 	const result = await transaction(async (client) => {
 		await lockStore(client, store.id, 'catalog');
 		const stage = await CatalogStage.open(client, store);

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import { invalidate, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
 	import { untrack } from 'svelte';
 	import type { AttributeDefinition } from '@anbau/core/catalog';
@@ -34,9 +34,9 @@
 		const asked = query;
 		untrack(() => void sheet.load(asked));
 	});
-	// How full everything is follows what was saved.
+	// How full everything is follows what was saved; nothing else of the desk changes with a value.
 	$effect(() => {
-		if (sheet.saves > 0) void invalidateAll();
+		if (sheet.saves > 0) void invalidate('anbau:attributes');
 	});
 
 	function look(fault: CellFault) {
