@@ -107,6 +107,30 @@ test('the page’s own price and stock win over what Anbau knows', async ({ page
 	await call('PATCH', `/products/${key}`, { price: '1149.00', listPrice: '1299.00' });
 });
 
+test('a row of pictures is leafed through by its buttons and by the keyboard', async ({ page, call }) => {
+	const pictures = ['apple-copperleaf', 'lindow-greenhouse-6-8', 'carrot-amber-row', 'spade'].map((key) => ({
+		src: `${running().shopUrl}/images/${key}.svg`,
+		alt: key
+	}));
+	const body = { type: 'doc', content: [{ type: 'pictureRow', attrs: { pictures } }] };
+	const target = { field: 'product', operator: 'in', value: ['tree-seat-half-round'] };
+	const piece = { kind: 'message', name: 'Pictures', body, target, placements: [{ hook: 'above-buy' }] };
+	await call('PUT', '/pieces/pictures', piece);
+	await call('POST', '/publish', { pieces: ['pictures'] });
+	await page.goto(shopPage('tree-seat-half-round'));
+	const row = page.getByRole('group', { name: 'Pictures' });
+	const scrolled = () => row.evaluate((element) => element.scrollLeft);
+	await page.getByRole('button', { name: 'Next picture' }).click();
+	await expect.poll(scrolled).toBeGreaterThan(50);
+	await page.getByRole('button', { name: 'Previous picture' }).click();
+	await expect.poll(scrolled).toBe(0);
+	await row.focus();
+	await page.keyboard.press('ArrowRight');
+	await expect.poll(scrolled).toBeGreaterThan(0);
+	await call('DELETE', '/pieces/pictures');
+	await call('POST', '/publish', { pieces: ['pictures'] });
+});
+
 test('a foreign snippet runs, and knows nothing of the shop', async ({ page, call }) => {
 	const code =
 		'<p id="p">waiting</p><script>let cookie = "none"; try { cookie = document.cookie || "none" } catch { cookie = "refused" } document.getElementById("p").textContent = `origin ${self.origin}, cookies ${cookie}, shop ${(() => { try { return top.document.title } catch { return "refused" } })()}`</script>';

@@ -21,7 +21,7 @@ export function valuesOf(found: PageDocument, root: Document): Values {
 				if (!fillRecent(list, found.page.key, found.locale)) leave(list);
 			}
 			for (const time of nodes.querySelectorAll<HTMLElement>('[data-anbau-until]')) tick(time, found.locale);
-			return nodes.querySelector('.anbau-message .anbau-body:empty') === null && hasContent(nodes);
+			return hasContent(nodes);
 		},
 		run: (nodes) => {
 			const times = nodes.flatMap((node) => [...node.querySelectorAll<HTMLElement>('[data-anbau-until]')]);
@@ -39,14 +39,19 @@ function hasContent(nodes: DocumentFragment): boolean {
 	return nodes.textContent?.trim() !== '' || nodes.querySelector('img, iframe, hr') !== null;
 }
 
-/** Takes a value's block away: its row, item or paragraph, and what it leaves empty. */
+/** Takes a value's block away: its row, item or paragraph, and what holds nothing any more without it. */
 function leave(element: Element): void {
+	const body = element.closest('.anbau-body');
 	let block = element.closest('tr, li, p, h2, h3, h4, [data-anbau-recent]') ?? element;
-	for (let parent = block.parentElement; parent && parent.children.length === 1; parent = parent.parentElement) {
-		if (parent.matches('.anbau-text, .anbau-message, .anbau-slot, .anbau-panel')) break;
+	for (
+		let parent = block.parentElement;
+		parent?.children.length === 1 && parent !== body;
+		parent = parent.parentElement
+	) {
 		block = parent;
 	}
 	block.remove();
+	if (body?.children.length === 0) body.closest('details, .anbau-opener, .anbau-message')?.remove();
 }
 
 /** Writes a value as the page itself has it; one that it says is gone takes its block away. */

@@ -17,7 +17,7 @@
 	<h1 class="text-[23px]">Attributes</h1>
 	<button class="btn btn-primary btn-sm ml-auto h-8" onclick={() => onnew('')}><Plus class="size-4" />New</button>
 </div>
-<ul class="mt-3 grid gap-0.5">
+<ul class="mt-3 grid grid-cols-[minmax(0,1fr)] gap-0.5">
 	{#each view.attributes as { code, label, type, unit, of, required, fullness } (code)}
 		{@const lacks = fullness.applies - fullness.filled}
 		<li class="border-base-300/60 border-b py-1.5 last:border-b-0">
@@ -53,7 +53,7 @@
 </ul>
 {#if view.undefinedCodes.length > 0}
 	<h2 class="mt-4 text-[15px]">In the catalogue, not defined</h2>
-	<ul class="mt-1 grid gap-1 text-[13px]">
+	<ul class="mt-1 grid grid-cols-[minmax(0,1fr)] gap-1 text-[13px]">
 		{#each view.undefinedCodes as { code, values, sample } (code)}
 			<li class="flex items-center gap-2">
 				<code>{code}</code>
