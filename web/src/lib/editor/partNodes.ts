@@ -5,6 +5,9 @@ import { partLabel } from './partKinds.js';
 
 type Attributes = Record<string, unknown>;
 
+/** One part or more, as ProseMirror's content expressions write it. */
+const PARTS = 'block+';
+
 /** Attributes with their defaults; copied within the editor they go through the clipboard as JSON. */
 function attributesOf(defaults: Attributes): NodeConfig['addAttributes'] {
 	return () =>
@@ -86,10 +89,10 @@ function holder(name: string, config: Partial<NodeConfig>): Node {
 
 const HOLDERS = [
 	holder('columns', { group: 'block', content: 'column{2,4}', isolating: true }),
-	holder('column', { content: 'block+', isolating: true }),
+	holder('column', { content: PARTS, isolating: true }),
 	holder('dialogButton', {
 		group: 'block',
-		content: 'block+',
+		content: PARTS,
 		isolating: true,
 		defining: true,
 		addAttributes: attributesOf({ label: 'Read more' }),
@@ -103,7 +106,7 @@ const HOLDERS = [
 		addAttributes: attributesOf({ many: false, open: 'none' })
 	}),
 	holder('accordionPanel', {
-		content: 'block+',
+		content: PARTS,
 		isolating: true,
 		defining: true,
 		addAttributes: attributesOf({ heading: '' }),

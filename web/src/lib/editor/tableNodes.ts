@@ -9,6 +9,9 @@ declare module '@tiptap/core' {
 	}
 }
 
+/** One part or more, as ProseMirror's content expressions write it. */
+const PARTS = 'block+';
+
 const spans = () => ({
 	colspan: { default: 1 },
 	rowspan: { default: 1 },
@@ -34,7 +37,7 @@ const TableRow = Node.create({
 const cell = (name: string, tag: string, tableRole: string) =>
 	Node.create({
 		name,
-		content: 'block+',
+		content: PARTS,
 		tableRole,
 		isolating: true,
 		addAttributes: spans,
