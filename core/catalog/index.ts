@@ -1,3 +1,4 @@
+export { faultText } from './faultText.js';
 export { fold } from './fold.js';
 export { memo } from './memo.js';
 export { decimalString, formatMoney, majorUnits, minorDigits, parseMoney } from './money.js';

@@ -84,7 +84,7 @@ class PieceRenderer {
 		const renderer = new BodyRenderer(this.context);
 		const label = renderer.text(button.label);
 		const href = renderer.address(button.href, hrefFault);
-		this.take(renderer);
+		this.hold(renderer.until);
 		if (href.text === null || label.missing.length > 0) {
 			this.gone.push({ at: '/settings/button', values: [...label.missing, ...href.missing] });
 			return '';
@@ -143,14 +143,10 @@ class PieceRenderer {
 		if (template === '') return '';
 		const renderer = new BodyRenderer(this.context);
 		const { text, missing } = renderer.text(template);
-		this.take(renderer);
+		this.hold(renderer.until);
 		if (missing.length === 0) return text;
 		this.gone.push({ at, values: missing });
 		return null;
-	}
-
-	private take(renderer: BodyRenderer): void {
-		this.hold(renderer.until);
 	}
 
 	private hold(until: number | null): void {

@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { faultText } from '@anbau/core/catalog';
 import { LEAF_SCHEMAS, MAX_DEPTH, MAX_LEAVES, type Leaf, type Rule } from './grammar.js';
 
 /** What is wrong with a rule, and where: a JSON pointer (RFC 6901) into it. */
@@ -89,8 +90,7 @@ function schemaFor(field: string): z.ZodType<Leaf> | undefined {
 
 function plainMessage(issue: z.core.$ZodIssue): string {
 	if (issue.code === 'invalid_union') return 'does not fit this field and operator';
-	if (issue.code === 'unrecognized_keys') return `has the unknown ${listed(issue.keys)}`;
-	return issue.message;
+	return faultText(issue);
 }
 
 function listed(names: string[]): string {

@@ -1,19 +1,9 @@
 import { afterEach, describe, expect, it } from 'vitest';
-import type { AttributeDefinition, Conversion } from '@anbau/core/catalog';
+import { attributeSchema, type AttributeDefinition, type Conversion } from '@anbau/core/catalog';
 import { answerRequests, type Asked } from '$lib/testing.js';
 import { DefinitionDraft } from './definition.svelte.js';
 
-const KNOWN: AttributeDefinition = {
-	code: 'depth',
-	label: 'Depth',
-	note: '',
-	type: 'text',
-	unit: '',
-	choices: [],
-	of: 'product',
-	categories: [],
-	required: false
-};
+const KNOWN: AttributeDefinition = { ...attributeSchema.parse({ label: 'Depth', type: 'text' }), code: 'depth' };
 const NOTHING: Conversion = { changed: [], kept: 0, lost: [] };
 let restore = () => undefined as void;
 afterEach(() => restore());

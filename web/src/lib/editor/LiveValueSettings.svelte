@@ -57,22 +57,16 @@
 		>
 	{/if}
 	{#if isNumber}
-		<label class="flex items-center gap-2"
-			>For one<input
-				class="input input-sm h-7 w-32"
-				placeholder="#"
-				value={value.forms?.one ?? ''}
-				oninput={(event) => setForm('one', event.currentTarget.value || '#')}
-			/></label
-		>
-		<label class="flex items-center gap-2"
-			>For several<input
-				class="input input-sm h-7 w-32"
-				placeholder="#"
-				value={value.forms?.other ?? ''}
-				oninput={(event) => setForm('other', event.currentTarget.value || '#')}
-			/></label
-		>
+		{#each [['one', 'For one'], ['other', 'For several']] as const as [key, words] (key)}
+			<label class="flex items-center gap-2"
+				>{words}<input
+					class="input input-sm h-7 w-32"
+					placeholder="#"
+					value={value.forms?.[key] ?? ''}
+					oninput={(event) => setForm(key, event.currentTarget.value || '#')}
+				/></label
+			>
+		{/each}
 		<span class="text-muted"># is the number</span>
 	{/if}
 </div>

@@ -1,13 +1,13 @@
 import { Extension, mergeAttributes, Node } from '@tiptap/core';
 import { goToNextCell, tableEditing } from '@tiptap/pm/tables';
 
-declare module '@tiptap/core' {
-	// eslint-disable-next-line @typescript-eslint/no-unused-vars
-	interface NodeConfig<Options, Storage> {
-		/** The role of a node in prosemirror-tables. */
-		tableRole?: string;
-	}
-}
+/** The role of each node in prosemirror-tables. */
+const ROLES: Partial<Record<string, string>> = {
+	table: 'table',
+	tableRow: 'row',
+	tableCell: 'cell',
+	tableHeader: 'header_cell'
+};
 
 /** One part or more, as ProseMirror's content expressions write it. */
 const PARTS = 'block+';
@@ -22,7 +22,6 @@ const Table = Node.create({
 	name: 'table',
 	group: 'block',
 	content: 'tableRow+',
-	tableRole: 'table',
 	isolating: true,
 	parseHTML: () => [{ tag: 'table' }],
 	renderHTML: ({ HTMLAttributes }) => ['table', mergeAttributes(HTMLAttributes), ['tbody', 0]]
@@ -30,15 +29,13 @@ const Table = Node.create({
 const TableRow = Node.create({
 	name: 'tableRow',
 	content: '(tableCell | tableHeader)*',
-	tableRole: 'row',
 	parseHTML: () => [{ tag: 'tr' }],
 	renderHTML: ({ HTMLAttributes }) => ['tr', mergeAttributes(HTMLAttributes), 0]
 });
-const cell = (name: string, tag: string, tableRole: string) =>
+const cell = (name: string, tag: string) =>
 	Node.create({
 		name,
 		content: PARTS,
-		tableRole,
 		isolating: true,
 		addAttributes: spans,
 		parseHTML: () => [{ tag }],
@@ -48,10 +45,7 @@ const cell = (name: string, tag: string, tableRole: string) =>
 /** Selecting cells by mouse and keyboard, and going from one to the next by Tab, as prosemirror-tables does it. */
 const TableEditing = Extension.create({
 	name: 'tableEditing',
-	extendNodeSchema: (extension) => {
-		const { tableRole } = extension.config as { tableRole?: string };
-		return tableRole === undefined ? {} : { tableRole };
-	},
+	extendNodeSchema: ({ name }) => (ROLES[name] === undefined ? {} : { tableRole: ROLES[name] }),
 	addProseMirrorPlugins: () => [tableEditing()],
 	addKeyboardShortcuts() {
 		const go = (by: 1 | -1) => () => goToNextCell(by)(this.editor.state, this.editor.view.dispatch);
@@ -60,10 +54,4 @@ const TableEditing = Extension.create({
 });
 
 /** Tables, with heads, as ProseMirror's own table module edits them. */
-export const TABLE_NODES = [
-	Table,
-	TableRow,
-	cell('tableCell', 'td', 'cell'),
-	cell('tableHeader', 'th', 'header_cell'),
-	TableEditing
-];
+export const TABLE_NODES = [Table, TableRow, cell('tableCell', 'td'), cell('tableHeader', 'th'), TableEditing];

@@ -1,5 +1,6 @@
 import { json } from '@sveltejs/kit';
 import type { z } from 'zod';
+import { faultText } from '@anbau/core/catalog';
 
 /** One thing that is wrong with what was sent, and where: a JSON pointer, or a CSV row and column. */
 export interface ProblemFault {
@@ -59,15 +60,10 @@ export class Problem extends Error {
 export function readBy<T>(schema: z.ZodType<T>, input: unknown, what: string): T {
 	const result = schema.safeParse(input);
 	if (result.success) return result.data;
-	const faults = result.error.issues.map((issue) => ({ at: pointer(issue.path), message: plain(issue) }));
+	const faults = result.error.issues.map((issue) => ({ at: pointer(issue.path), message: faultText(issue) }));
 	throw new Problem('invalid', 422, `${what} cannot be taken as it is.`, faults);
 }
 
 function pointer(path: PropertyKey[]): string {
 	return path.map((step) => `/${String(step).replace(/~/g, '~0').replace(/\//g, '~1')}`).join('');
-}
-
-function plain(issue: z.core.$ZodIssue): string {
-	if (issue.code === 'unrecognized_keys') return `has the unknown ${issue.keys.map((key) => `“${key}”`).join(', ')}`;
-	return issue.message;
 }
