@@ -1,5 +1,6 @@
 export { bodySchema, emptyBody, partsOf, type BodyPart, type Body } from './body.js';
 export type { Inline } from './inline.js';
+export { bodyInput } from './bodyInput.js';
 export { bodyFromMarkdown } from './fromMarkdown.js';
 export { bodyFromHtml } from './fromHtml.js';
 export { bodyToMarkdown } from './toMarkdown.js';
@@ -20,33 +21,43 @@ export { QuietReport, type QuietAnswer } from './quietReport.js';
 export { renderBody, type Gone } from './render.js';
 export { renderPiece, type RenderedPanel, type RenderedPiece } from './pieceHtml.js';
 export { ICON_NAMES, iconSchema, iconShapes, iconSvg, ownIcon, type IconName } from './icons.js';
-export { HOOKS, hookById, hooksOf, placementFault, type Hook } from './hooks.js';
+export { formOf, HOOKS, hookById, hooksOf, kindFault, placementFault, type Hook, type HookForm } from './hooks.js';
+export { hookIdSchema, slugSchema } from './slug.js';
 export {
-	bodiesOf,
 	DEVICES,
+	edgePlace,
+	movedTo,
+	TEXT_SIDES,
+	TEXT_UNITS,
+	textPlace,
+	WIDTHS,
+	type Device,
+	type EdgePlace,
+	type Placement,
+	type TextPlace
+} from './placement.js';
+export {
+	audienceSchema,
+	bodiesOf,
 	effectiveTarget,
 	MESSAGE_FORMS,
 	newPiece,
 	PIECE_KINDS,
 	pieceSchema,
-	slugSchema,
 	TONES,
 	upgradedPiece,
-	WIDTHS,
 	type AccordionPiece,
 	type Audience,
-	type Device,
 	type MessageForm,
 	type MessagePiece,
 	type OpeningPanel,
 	type Panel,
 	type Piece,
 	type PieceKind,
-	type Placement,
 	type TabPiece,
 	type Tone
 } from './piece.js';
-export { windowsAt, type Window, type WindowState } from './window.js';
+export { windowsAt, windowSchema, windowsSchema, type Window, type WindowState } from './window.js';
 export { audienceFault, GUEST, type Visitor } from './audience.js';
 export {
 	canonicalJson,

@@ -1,14 +1,16 @@
 import { z } from 'zod';
-import { PAGE_KINDS, slugify } from '@anbau/core/catalog';
+import { slugify } from '@anbau/core/catalog';
 import { ONLY_BY_HAND, parseRule, type Rule } from '@anbau/core/rules';
 import type { Body } from './body.js';
 import { bodyInput } from './bodyInput.js';
 import { iconSchema } from './icons.js';
 import { hrefSchema, templateOf } from './inline.js';
-import { placementFault } from './hooks.js';
+import { kindFault } from './hooks.js';
+import { placementSchema } from './placement.js';
+import { slugSchema } from './slug.js';
 import { styleSchema } from './style.js';
 import { quoteText } from './textForm.js';
-import { windowSchema } from './window.js';
+import { windowsSchema } from './window.js';
 
 /** The kinds of piece that can be built. */
 export const PIECE_KINDS = ['tab', 'accordion', 'message'] as const;
@@ -21,17 +23,6 @@ export type Tone = (typeof TONES)[number];
 /** The form in which a message stands: a box, a bar across, a plain line, or a dialog behind a button. */
 export const MESSAGE_FORMS = ['box', 'bar', 'line', 'dialog'] as const;
 export type MessageForm = (typeof MESSAGE_FORMS)[number];
-
-/** How much of its surroundings a piece takes. */
-export const WIDTHS = ['column', 'container', 'full'] as const;
-export const DEVICES = ['phone', 'tablet', 'desktop'] as const;
-export type Device = (typeof DEVICES)[number];
-
-/** A slug: lower-case ASCII letters and digits, words joined by single hyphens. */
-export const slugSchema = z
-	.string()
-	.regex(/^[a-z0-9]+(?:-[a-z0-9]+)*$/, 'must be lower-case letters and digits, joined by single hyphens')
-	.max(100);
 
 const line = (limit: number) => z.string().trim().max(limit, `has more than ${limit} characters`);
 const iconName = iconSchema.nullable();
@@ -80,30 +71,6 @@ const panelsOf = <T extends { slug: string }>(panel: z.ZodType<T>) =>
 				context.addIssue({ code: 'custom', path: [at, 'slug'], message: 'is the slug of another panel too' });
 		});
 
-export const placementSchema = z
-	.strictObject({
-		id: z
-			.string()
-			.regex(/^[A-Za-z0-9_-]{1,40}$/, 'must be letters, digits, - and _')
-			.optional(),
-		page: z.enum(PAGE_KINDS).default('product'),
-		hook: z.string().min(1).max(60),
-		priority: z.number().int('must be a whole number').min(1).max(999).default(50),
-		width: z.enum(WIDTHS).default('column'),
-		devices: z
-			.array(z.enum(DEVICES))
-			.min(1, 'must name at least one device')
-			.max(3)
-			.default([...DEVICES]),
-		/** When the piece was first hung here; set by the server. Breaks ties of priority. */
-		since: z.iso.datetime().optional()
-	})
-	.superRefine((placement, context) => {
-		const message = placementFault(placement.page, placement.hook);
-		if (message) context.addIssue({ code: 'custom', path: ['hook'], message });
-	});
-export type Placement = z.infer<typeof placementSchema>;
-
 export const audienceSchema = z.strictObject({
 	signedIn: z.boolean().optional(),
 	groups: z.array(line(100)).min(1).max(50).optional(),
@@ -120,7 +87,7 @@ const shared = {
 	placements: z.array(placementSchema).max(50).default([]),
 	target: targetInput.default(null),
 	audience: audienceSchema.nullable().default(null),
-	windows: z.array(windowSchema).max(50).default([])
+	windows: windowsSchema.default([])
 };
 
 const buttonSchema = z.strictObject({ label: templateOf(100).min(1, 'must not be empty'), href: hrefSchema });
@@ -183,6 +150,10 @@ export const pieceSchema = z
 		const ids = piece.placements.flatMap((placement) => placement.id ?? []);
 		if (new Set(ids).size < ids.length)
 			context.addIssue({ code: 'custom', path: ['placements'], message: 'has two placements with the same id' });
+		for (const [i, { hook }] of piece.placements.entries()) {
+			const message = kindFault(piece.kind, hook);
+			if (message) context.addIssue({ code: 'custom', path: ['placements', i, 'hook'], message });
+		}
 	});
 
 export type Piece = z.infer<typeof pieceSchema>;

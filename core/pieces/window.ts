@@ -30,6 +30,59 @@ export const windowSchema = z
 	});
 export type Window = z.infer<typeof windowSchema>;
 
+/** A piece's windows: several may not say the same time twice. */
+export const windowsSchema = z
+	.array(windowSchema)
+	.max(50)
+	.superRefine((windows, context) => {
+		for (const [i, window] of windows.entries()) {
+			const other = windows.slice(0, i).findIndex((one) => overlap(one, window));
+			if (other >= 0) context.addIssue({ code: 'custom', path: [i], message: `overlaps with window ${other + 1}` });
+		}
+	});
+
+/** Whether two windows have some wall time in common. */
+export function overlap(a: Window, b: Window): boolean {
+	const begin = [a.from ?? '', b.from ?? ''].sort()[1] ?? '';
+	const end = [a.until ?? '9', b.until ?? '9'].sort()[0] ?? '';
+	if (begin >= end) return false;
+	const shared = stretchesOf(a).flatMap(([from, until]) =>
+		stretchesOf(b).map(([start, stop]): Span => [Math.max(from, start), Math.min(until, stop)])
+	);
+	const dates = datesInWeek(begin, end);
+	return shared.some(([from, until]) => from < until && dates.some(([first, last]) => from < last && first < until));
+}
+
+const DAY = 1440;
+const WEEK = 7 * DAY;
+
+/** The minutes of the week, from Monday's midnight, on which a window can be on. */
+function stretchesOf({ days, hours }: Window): Span[] {
+	const minutes = (text: string) => Number(text.slice(0, 2)) * 60 + Number(text.slice(3));
+	const [from, to] = hours ? [minutes(hours.from), minutes(hours.to)] : [0, DAY];
+	const length = to <= from ? to + DAY - from : to - from;
+	return (days.length > 0 ? days : [1, 2, 3, 4, 5, 6, 7]).flatMap((day) => inWeek((day - 1) * DAY + from, length));
+}
+
+/** The minutes of the week that lie between two wall times; all of them where one is open or a week lies between. */
+function datesInWeek(begin: string, end: string): Span[] {
+	if (begin === '' || end === '9') return [[0, WEEK]];
+	const from = Temporal.PlainDateTime.from(begin);
+	const length = from.until(end, { largestUnit: 'minutes' }).minutes;
+	return length >= WEEK ? [[0, WEEK]] : inWeek((from.dayOfWeek - 1) * DAY + from.hour * 60 + from.minute, length);
+}
+
+/** A stretch of minutes from somewhere in the week; what passes Sunday's midnight goes on at Monday's. */
+function inWeek(from: number, length: number): Span[] {
+	const until = from + length;
+	return until <= WEEK
+		? [[from, until]]
+		: [
+				[from, WEEK],
+				[0, until - WEEK]
+			];
+}
+
 /** Whether a piece with these windows is on, has ended, or waits. */
 export type WindowState = 'on' | 'waiting' | 'ended';
 

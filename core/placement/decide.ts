@@ -1,7 +1,7 @@
 import type { Facts } from '@anbau/core/catalog';
 import { audienceFault, effectiveTarget, windowsAt, type Piece, type Visitor } from '@anbau/core/pieces';
 import { compileRule, type Predicate } from '@anbau/core/rules';
-import type { Exception } from './release.js';
+import { isOfTabs, type Exception } from './exception.js';
 
 /** Who looks, when: `now` in milliseconds since the epoch, windows in the store's IANA zone. */
 export interface Circumstances {
@@ -10,23 +10,25 @@ export interface Circumstances {
 	zone: string;
 }
 
-/** An exception of a piece by product key. */
-export type ExceptionsOf = ReadonlyMap<string, Exception['mode']>;
+/** Where a piece is shown or hidden by hand, by product key. */
+export type ExceptionsOf = ReadonlyMap<string, 'hide' | 'show'>;
 
 const NONE: ExceptionsOf = new Map();
 
-/** The exceptions of each piece. */
+/** Where each piece is shown or hidden by hand; the other exceptions change what is shown, not whether. */
 export function exceptionsByPiece(exceptions: readonly Exception[]): (piece: string) => ExceptionsOf {
-	const found = new Map<string, Map<string, Exception['mode']>>();
-	for (const { piece, product, mode } of exceptions) {
-		const own = found.get(piece) ?? new Map<string, Exception['mode']>();
+	const found = new Map<string, Map<string, 'hide' | 'show'>>();
+	for (const exception of exceptions) {
+		if (isOfTabs(exception) || (exception.mode !== 'hide' && exception.mode !== 'show')) continue;
+		const { piece, product, mode } = exception;
+		const own = found.get(piece) ?? new Map<string, 'hide' | 'show'>();
 		found.set(piece, own.set(product, mode));
 	}
 	return (piece) => found.get(piece) ?? NONE;
 }
 
-/** The exception that a page has from a piece. */
-export function exceptionOn(facts: Facts, exceptions: ExceptionsOf): Exception['mode'] | undefined {
+/** Whether a piece is shown or hidden by hand on a page. */
+export function exceptionOn(facts: Facts, exceptions: ExceptionsOf): 'hide' | 'show' | undefined {
 	return facts.page.kind === 'product' ? exceptions.get(facts.page.key) : undefined;
 }
 

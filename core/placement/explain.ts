@@ -2,16 +2,18 @@ import type { Facts, Product } from '@anbau/core/catalog';
 import {
 	audienceFault,
 	effectiveTarget,
-	hookById,
+	formOf,
 	renderPiece,
 	windowsAt,
 	type LiveContext,
 	type Piece
 } from '@anbau/core/pieces';
 import { describe, explainRule, isLeaf, type FoundNearMiss, type Names, type Rule } from '@anbau/core/rules';
-import { exceptionOn, type Circumstances, type ExceptionsOf } from './decide.js';
-import type { PageDocument } from './resolve.js';
+import type { Circumstances } from './decide.js';
+import type { PageDocument } from './document.js';
+import { exceptionWords, isOfTabs, withExceptions, type Exception, type PieceException } from './exception.js';
 import { placementsOf } from './release.js';
+import { hookTitle, type ThemeHook } from './theme.js';
 
 export type ReasonKind =
 	'rule' | 'target' | 'exception' | 'off' | 'audience' | 'window' | 'empty' | 'hook' | 'placement' | 'hidden';
@@ -44,8 +46,11 @@ export interface ExplainInput {
 	facts: Facts;
 	live: LiveContext;
 	circumstances: Circumstances;
-	exceptions: ExceptionsOf;
+	/** The store's exceptions, or those of this piece. */
+	exceptions: readonly Exception[];
 	names: Names;
+	/** The store's hooks, for the words of the owner's own. */
+	hooks?: readonly ThemeHook[];
 	/** The page as resolved with this piece in it, for the place in the order. */
 	document: PageDocument;
 	/** Hooks known to be missing from this page. */
@@ -58,13 +63,13 @@ export function explainPiece(input: ExplainInput): Explanation {
 	const target = effectiveTarget(piece);
 	const spelling = { tags: input.product?.tags ?? [], brand: input.product?.brand ?? null };
 	const rule = explainRule(target, facts, spelling, input.names, input.circumstances.now);
-	const exception = exceptionOn(facts, input.exceptions);
+	const own = exceptionsHere(input);
 	const leaves = rule.leaves.map(({ at, ok, text }): Reason => {
 		return { kind: 'rule', ok: isNegated(target, at) ? !ok : ok, at: `/target${at}`, text };
 	});
 	const reasons = [
-		...generalReasons(input),
-		...exceptionReasons(exception),
+		...generalReasons(input, own),
+		...own.map(exceptionReason),
 		...leaves,
 		...wholeTargetReasons(piece, target, rule.holds, leaves, input.names)
 	];
@@ -84,7 +89,10 @@ export function explainPiece(input: ExplainInput): Explanation {
 	};
 }
 
-function generalReasons({ slug, piece, on, product, live, circumstances }: ExplainInput): Reason[] {
+function generalReasons(
+	{ slug, piece, on, product, live, circumstances }: ExplainInput,
+	own: readonly PieceException[]
+): Reason[] {
 	const reasons: Reason[] = [];
 	const against = (kind: ReasonKind, at: string, text: string) => reasons.push({ kind, ok: false, at, text });
 	if (!on) against('off', '/on', 'switched off');
@@ -94,7 +102,7 @@ function generalReasons({ slug, piece, on, product, live, circumstances }: Expla
 	const { state } = windowsAt(piece.windows, circumstances.now, circumstances.zone);
 	if (state !== 'on')
 		against('window', '/windows', state === 'waiting' ? 'its time has not come yet' : 'its time is over');
-	const rendered = renderPiece(slug, piece, live);
+	const rendered = renderPiece(slug, withExceptions(piece, own), live);
 	if (rendered.html === '') {
 		const missing = [...new Set(rendered.gone.flatMap((one) => one.values))];
 		against(
@@ -106,10 +114,16 @@ function generalReasons({ slug, piece, on, product, live, circumstances }: Expla
 	return reasons;
 }
 
-function exceptionReasons(exception: 'hide' | 'show' | undefined): Reason[] {
-	if (exception === undefined) return [];
-	const text = exception === 'show' ? 'shown here by hand' : 'hidden here by hand';
-	return [{ kind: 'exception', ok: exception === 'show', at: '', text }];
+/** What the product looked at has of its own from this piece. */
+function exceptionsHere({ slug, facts, exceptions }: ExplainInput): PieceException[] {
+	if (facts.page.kind !== 'product') return [];
+	return exceptions.flatMap((one) =>
+		!isOfTabs(one) && one.piece === slug && one.product === facts.page.key ? [one] : []
+	);
+}
+
+function exceptionReason(exception: PieceException): Reason {
+	return { kind: 'exception', ok: exception.mode !== 'hide', at: '', text: exceptionWords(exception) };
 }
 
 /** A reason about the target as a whole, where its leaves do not tell: none was chosen, or groups are empty. */
@@ -127,13 +141,13 @@ function wholeTargetReasons(
 	return leavesTell ? [] : [{ kind: 'target', ok: holds, at: '/target', text: `reaches ${describe(target, names)}` }];
 }
 
-function hookReasons({ piece, facts }: ExplainInput, missingHooks: readonly string[]): Reason[] {
+function hookReasons({ piece, facts, hooks = [] }: ExplainInput, missingHooks: readonly string[]): Reason[] {
 	const here = piece.placements.filter((placement) => placement.page === facts.page.kind);
 	if (here.length === 0)
 		return [{ kind: 'placement', ok: false, at: '/placements', text: `hangs on no hook of a ${facts.page.kind} page` }];
 	return piece.placements.flatMap((placement, i): Reason[] => {
 		if (!here.includes(placement) || !missingHooks.includes(placement.hook)) return [];
-		const title = hookById(placement.hook)?.title ?? placement.hook;
+		const title = hookTitle(placement.hook, hooks);
 		return [
 			{
 				kind: 'hook',
@@ -146,9 +160,24 @@ function hookReasons({ piece, facts }: ExplainInput, missingHooks: readonly stri
 }
 
 function positionOf(document: PageDocument, slug: string, id: string, hook: string): number | null {
-	const entries = hook === 'tabs' ? document.tabs.filter((tab) => !tab.hidden) : (document.hooks[hook] ?? []);
-	const at = entries.findIndex((entry) => entry.piece === slug && entry.placement === id);
+	const at = entriesOn(document, hook).findIndex((entry) => entry.piece === slug && entry.placement === id);
 	return at < 0 ? null : at + 1;
+}
+
+/** What stands on a hook of a resolved page, in order; hidden tabs are left out. */
+export function entriesOn(document: PageDocument, hook: string): { piece?: string; placement?: string }[] {
+	switch (formOf(hook)) {
+		case 'tabs':
+			return document.tabs.filter((tab) => !tab.hidden);
+		case 'gallery':
+			return document.gallery;
+		case 'text':
+			return document.text;
+		case 'edge':
+			return document.edges.filter(({ edge }) => hook === `edge-${edge}`);
+		case 'point':
+			return document.hooks[hook] ?? [];
+	}
 }
 
 /** Whether a leaf stands under an odd number of negations, so that its being false speaks for showing. */

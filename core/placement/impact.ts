@@ -1,6 +1,7 @@
 import { canonicalJson, effectiveTarget, type Piece } from '@anbau/core/pieces';
 import { Bitset, reach, type CatalogIndex } from '@anbau/core/rules';
 import { exceptionsByPiece, type ExceptionsOf } from './decide.js';
+import { exceptionName, isOfTabs, type Exception } from './exception.js';
 import type { ReleaseContent } from './release.js';
 
 /** How one piece's change touches product pages. */
@@ -21,6 +22,10 @@ export interface Impact {
 	pieces: PieceImpact[];
 	/** Whether the order, names or hiding of the theme's own tabs change, which touches every product page. */
 	houseTabs: boolean;
+	/** Whether hooks, their bindings, the strip or the theme's parts change, which touches every product page. */
+	theme: boolean;
+	/** Exceptions that are new, other or dropped. */
+	exceptions: number;
 	/** Whether the store's style changes, which touches every page that shows a piece. */
 	style: boolean;
 	/** Codes of attributes whose label or unit changes for shoppers. */
@@ -68,8 +73,33 @@ export function impact(
 		pieces.push(change.impact);
 		if (!isOff(slug)) touched.or(change.touched);
 	}
+	const exceptions = changedExceptions(before, after);
+	for (const { product } of exceptions) {
+		const id = index.id(product);
+		if (id !== undefined) touched.add(id);
+	}
 	const houseTabs = canonicalJson(before.houseTabs) !== canonicalJson(after.houseTabs);
-	return { pages: houseTabs ? index.size : touched.count(), pieces, houseTabs, style, attributes };
+	const theme = themeOf(before) !== themeOf(after);
+	const pages = houseTabs || theme ? index.size : touched.count();
+	return { pages, pieces, houseTabs, theme, exceptions: exceptions.length, style, attributes };
+}
+
+function themeOf({ hooks, houseParts, strip }: ReleaseContent): string {
+	return canonicalJson([hooks, houseParts, strip]);
+}
+
+/** The exceptions that differ between two states; those of pieces that go with their piece are left out. */
+function changedExceptions(before: ReleaseContent, after: ReleaseContent): Exception[] {
+	const named = (content: ReleaseContent) =>
+		new Map(
+			content.exceptions
+				.filter((one) => isOfTabs(one) || one.piece in content.pieces)
+				.map((one) => [exceptionName(one), one] as const)
+		);
+	const [old, young] = [named(before), named(after)];
+	return [...new Map([...old, ...young])].flatMap(([name, one]) =>
+		canonicalJson(old.get(name) ?? null) === canonicalJson(young.get(name) ?? null) ? [] : [one]
+	);
 }
 
 /** The attributes that shoppers read under another label or unit. */

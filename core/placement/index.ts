@@ -2,21 +2,48 @@ export {
 	EMPTY_RELEASE,
 	placementsOf,
 	upgradedRelease,
-	type Exception,
-	type HouseTab,
 	type HungPlacement,
 	type PublicAttribute,
 	type ReleaseContent
 } from './release.js';
-export { exceptionsByPiece, isOnFor, reachPredicate, type Circumstances, type ExceptionsOf } from './decide.js';
-export { byOrder } from './order.js';
 export {
-	CompiledRelease,
+	exceptionName,
+	exceptionSchemaFor,
+	exceptionWords,
+	isOfTabs,
+	withExceptions,
+	type Exception,
+	type PieceException,
+	type TabException
+} from './exception.js';
+export {
+	DEFAULT_STRIP,
+	hookTitle,
+	housePartSchema,
+	houseTabSchema,
+	ownHooks,
+	POSITIONS,
+	stripSchema,
+	themeHookSchema,
+	type Binding,
+	type HousePart,
+	type HouseTab,
+	type Position,
+	type Strip,
+	type ThemeHook
+} from './theme.js';
+export { exceptionsByPiece, isOnFor, reachPredicate, type Circumstances, type ExceptionsOf } from './decide.js';
+export { byOrder, dropAt, type Ordered } from './order.js';
+export { isHeadingName, placesInText } from './inText.js';
+export {
 	emptyPage,
+	type EdgeEntry,
+	type HookBinding,
 	type HookEntry,
 	type PageDocument,
-	type PageRequest,
-	type TabEntry
-} from './resolve.js';
-export { explainPiece, type Explanation, type Reason } from './explain.js';
+	type TabEntry,
+	type TextEntry
+} from './document.js';
+export { CompiledRelease, type PageRequest } from './resolve.js';
+export { entriesOn, explainPiece, type Explanation, type Reason } from './explain.js';
 export { impact, reachOfPiece, type Impact, type PieceImpact } from './impact.js';

@@ -5,7 +5,6 @@ import { GUEST, liveContext, pieceSchema, placementFault, type Piece } from '@an
 import {
 	CompiledRelease,
 	EMPTY_RELEASE,
-	exceptionsByPiece,
 	explainPiece,
 	impact,
 	type Exception,
@@ -42,7 +41,14 @@ const compiled = (content: Partial<ReleaseContent>, off: string[] = []) =>
 const spade = bareProduct({ stock: 3, tags: ['steel'], categories: ['tools'] });
 const page = (release: CompiledRelease, product: Product = spade, visitor = GUEST, now = NOW) =>
 	release.resolve({ facts: factsOfProduct(product), live: live(product), visitor, now });
-const house = (slug: string, priority: number, hidden = false): HouseTab => ({ slug, name: slug, priority, hidden });
+const house = (slug: string, priority: number, hidden = false): HouseTab => ({
+	slug,
+	name: slug,
+	priority,
+	hidden,
+	icon: null,
+	binding: null
+});
 
 describe('the order on a hook', () => {
 	it('is priority, then the age of the placement', () => {
@@ -157,7 +163,7 @@ describe('an explanation', () => {
 			facts,
 			live: live(product),
 			circumstances: { visitor: GUEST, now: NOW, zone: 'Europe/Berlin' },
-			exceptions: exceptionsByPiece(exceptions)('m'),
+			exceptions,
 			names,
 			document,
 			missingHooks

@@ -1,25 +1,16 @@
 import { upgradedPiece, type Piece, type Placement, type Style } from '@anbau/core/pieces';
-
-/** A tab that the store's theme brings itself. Its binding is the theme's `data-anbau-tab` value, its slug. */
-export interface HouseTab {
-	slug: string;
-	name: string;
-	hidden: boolean;
-	priority: number;
-}
-
-/** One product's deviation from a piece's target. */
-export interface Exception {
-	product: string;
-	piece: string;
-	mode: 'hide' | 'show';
-}
+import type { Exception } from './exception.js';
+import { DEFAULT_STRIP, type HousePart, type HouseTab, type Strip, type ThemeHook } from './theme.js';
 
 /** What a release holds: everything that is public only by publishing. */
 export interface ReleaseContent {
 	/** By slug. */
 	pieces: Record<string, Piece>;
 	houseTabs: HouseTab[];
+	houseParts: HousePart[];
+	/** Hooks that are bound to the theme, and the owner's own. */
+	hooks: ThemeHook[];
+	strip: Strip;
 	exceptions: Exception[];
 	/** The store's style, under every piece's own. */
 	style: Style;
@@ -33,13 +24,25 @@ export interface PublicAttribute {
 	unit: string;
 }
 
-export const EMPTY_RELEASE: ReleaseContent = { pieces: {}, houseTabs: [], exceptions: [], style: {}, attributes: {} };
+export const EMPTY_RELEASE: ReleaseContent = {
+	pieces: {},
+	houseTabs: [],
+	houseParts: [],
+	hooks: [],
+	strip: DEFAULT_STRIP,
+	exceptions: [],
+	style: {},
+	attributes: {}
+};
 
 /** A release as it was kept by an earlier version, with what has come to releases since. */
 export function upgradedRelease(content: ReleaseContent): ReleaseContent {
 	const pieces = Object.entries(content.pieces).map(([slug, piece]) => [slug, upgradedPiece(piece)] as const);
-	return { ...EMPTY_RELEASE, ...content, pieces: Object.fromEntries(pieces) };
+	const houseTabs = content.houseTabs.map((tab) => ({ ...NEW_TAB, ...tab }));
+	return { ...EMPTY_RELEASE, ...content, houseTabs, pieces: Object.fromEntries(pieces) };
 }
+
+const NEW_TAB = { icon: null, binding: null };
 
 /** A placement as it is published: with its id. */
 export type HungPlacement = Placement & { id: string };
