@@ -8,7 +8,7 @@ await rm(new URL('dist', import.meta.url), { recursive: true, force: true });
 const shared = {
 	bundle: true,
 	minify: true,
-	target: ['es2021'],
+	target: ['es2022'],
 	charset: 'utf8',
 	legalComments: 'none',
 	absWorkingDir: import.meta.dirname,
@@ -17,7 +17,16 @@ const shared = {
 await build({ ...shared, entryPoints: { anbau: 'src/anbau.ts', 'anbau-preview': 'src/preview.ts' }, format: 'iife' });
 await build({
 	...shared,
-	entryPoints: { 'anbau-tabs': 'src/tabs.ts', 'anbau-opening': 'src/opening.ts', 'anbau-values': 'src/values.ts' },
+	entryPoints: {
+		'anbau-tabs': 'src/placeTabs.ts',
+		'anbau-bound': 'src/bound.ts',
+		'anbau-woven': 'src/woven.ts',
+		'anbau-opening': 'src/opening.ts',
+		'anbau-values': 'src/values.ts',
+		'anbau-places': 'src/places.ts',
+		'anbau-strips': 'src/strips.ts',
+		'anbau-owner': 'src/owner.ts'
+	},
 	format: 'esm'
 });
 await build({ ...shared, entryPoints: { anbau: 'src/anbau.css' } });

@@ -6,6 +6,7 @@ import {
 	bodySchema,
 	bodyToMarkdown,
 	GUEST,
+	formOf,
 	hooksOf,
 	iconSvg,
 	liveContext,
@@ -129,6 +130,8 @@ describe('small things', () => {
 
 	it('hooks are those of their page kind', () => {
 		expect(hooksOf('product').length).toBeGreaterThan(15);
-		expect(hooksOf('category').map((hook) => hook.id)).toEqual(['page-top', 'above-list', 'below-list', 'page-bottom']);
+		const ids = hooksOf('category').map((hook) => hook.id);
+		expect(ids.slice(0, 4)).toEqual(['page-top', 'above-list', 'below-list', 'page-bottom']);
+		expect(ids.slice(4).every((id) => formOf(id) === 'edge')).toBe(true);
 	});
 });

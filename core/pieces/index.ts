@@ -14,6 +14,7 @@ export { dayAt, deliverySchema, earliestDelivery, leadOf, type Delivery, type De
 export { restsOfTag } from './tagRest.js';
 export { parseText, quoteText, textFault } from './textForm.js';
 export { sanitizeHtml, sanitizeSvg } from './sanitize.js';
+export { closableHtml } from './opening.js';
 export { snippetId } from './frames.js';
 export { styleProperties, styleSchema, type Style } from './style.js';
 export { contrast, contrastFaults, LEAST_CONTRAST } from './contrast.js';

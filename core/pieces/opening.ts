@@ -51,3 +51,9 @@ export function closeButton(): string {
 		'×'
 	);
 }
+
+/** A piece's HTML that the visitor can close; one that can be closed already stays as it is. */
+export function closableHtml(html: string): string {
+	if (html.includes('data-anbau-closable')) return html;
+	return element('div', { class: 'anbau-closing', 'data-anbau-closable': true }, html + closeButton());
+}

@@ -217,7 +217,7 @@ describe('a piece document', () => {
 			'body/content/0/content/0/marks/0/attrs/href'
 		],
 		[{ ...document, target: { all: [{ field: 'tag', operator: 'is', value: '' }] } }, 'target/all/0/value'],
-		[{ ...document, placements: [{ hook: 'nowhere' }] }, 'placements/0/hook'],
+		[{ ...document, placements: [{ hook: 'no where' }] }, 'placements/0/hook'],
 		[{ ...document, placements: [{ hook: 'tabs', page: 'category' }] }, 'placements/0/hook'],
 		[{ ...document, placements: [{ hook: 'above-buy', priority: 1000 }] }, 'placements/0/priority'],
 		[{ ...document, windows: [{ from: '2027-03-31T18:00', until: '2027-03-30T18:00' }] }, 'windows/0/until'],

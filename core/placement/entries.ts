@@ -1,4 +1,4 @@
-import { edgePlace, textPlace, type Piece, type RenderedPiece } from '@anbau/core/pieces';
+import { closableHtml, edgePlace, textPlace, type Piece, type RenderedPiece } from '@anbau/core/pieces';
 import type { EdgeEntry, HookEntry, TabEntry, TextEntry } from './document.js';
 import type { Ordered } from './order.js';
 import type { HungPlacement } from './release.js';
@@ -23,7 +23,9 @@ export function textEntry(candidate: Candidate, rendered: RenderedPiece): TextEn
 export function edgeEntry({ slug, piece, placement, priority }: Candidate, { html }: RenderedPiece): EdgeEntry {
 	const { id, devices, hook } = placement;
 	const edge = hook.slice('edge-'.length) as EdgeEntry['edge'];
-	return { piece: slug, placement: id, kind: piece.kind, edge, priority, devices, ...edgePlace(placement), html };
+	const place = edgePlace(placement);
+	const shown = place.closable ? closableHtml(html) : html;
+	return { piece: slug, placement: id, kind: piece.kind, edge, priority, devices, ...place, html: shown };
 }
 
 /** The tabs of a piece: its panels side by side under one priority. */

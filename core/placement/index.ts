@@ -34,7 +34,17 @@ export {
 } from './theme.js';
 export { exceptionsByPiece, isOnFor, reachPredicate, type Circumstances, type ExceptionsOf } from './decide.js';
 export { byOrder, dropAt, type Ordered } from './order.js';
-export { isHeadingName, placesInText } from './inText.js';
+export {
+	edgeAttributes,
+	hashOf,
+	isHeadingName,
+	onHooks,
+	panelAttributes,
+	placesInText,
+	slotAttributes,
+	type Attributes,
+	type OnHook
+} from './onPage.js';
 export {
 	emptyPage,
 	type EdgeEntry,

@@ -1,10 +1,17 @@
 import type { PageDocument } from '@anbau/core/placement';
+import type { byBinding } from './bound.js';
 import { fetchDocument, type PageOf } from './fetchDocument.js';
-import { loadStyle, warnOfPolicy } from './page.js';
-import { place, placeTabs, type Placed } from './place.js';
+import { byMarker } from './finder.js';
+import { keepSpace, rememberedBindings, rememberSpace } from './heights.js';
 import type { Wire } from './opening.js';
-import type { BuildStrip } from './tabs.js';
+import { loadStyle, warnOfPolicy } from './page.js';
+import { place, type Placed } from './place.js';
+import type { placeElsewhere } from './places.js';
+import type { placeTabs } from './placeTabs.js';
+import { holding } from './slots.js';
+import type { Strips } from './strips.js';
 import type { valuesOf } from './values.js';
+import type { adopting, clearWoven } from './woven.js';
 
 /**
  * The storefront's script. It finds the page's hooks, fetches one document and places the pieces; whatever goes
@@ -16,16 +23,31 @@ function start(script: HTMLScriptElement): void {
 	let placed: Placed | null = null;
 	let current: PageDocument | null = null;
 	let asked = '';
+	// The document is asked for at once, while the page is still being read.
+	let answer = { id: JSON.stringify(pageOf(script)), found: fetchDocument(base, pageOf(script)) };
 	const observer = new MutationObserver(oncePerFrame(() => guard(look)));
 
+	/** Finds hooks on this page; what binds them to a theme without markers is loaded when there is such a one. */
+	async function finderFor(bindings: PageDocument['bindings']) {
+		const needed = Object.keys(bindings).length > 0;
+		const bound = await load<{ byBinding: typeof byBinding }>(base, needed, 'bound');
+		return bound ? bound.byBinding(document, bindings) : byMarker(document);
+	}
+
 	/** Places the present document, in place of what an earlier one brought. */
-	async function show(document_: PageDocument): Promise<void> {
-		const [tabs, opening, values] = await loadBehaviour(base, document_);
+	async function show(found: PageDocument, giveBack?: () => void): Promise<void> {
+		const finder = await finderFor(found.bindings);
+		const { tabs, opening, values, places, strips, woven } = await loadBehaviour(base, found);
 		placed?.undo();
-		const live = values?.valuesOf(document_, document);
-		placed = place(document_, document, live?.prepare);
-		if (tabs) placeTabs(placed, document_, document, tabs.buildStrip, live?.prepare);
-		opening?.wire(placed.nodes, document_);
+		giveBack?.();
+		const live = values?.valuesOf(found, document);
+		const prepare = live?.prepare ?? (() => true);
+		const hold = holding(document, prepare);
+		placed = place(found, document, finder, woven?.adopting(document, prepare, hold) ?? hold);
+		places?.placeElsewhere(placed, found);
+		tabs?.placeTabs(placed, found, strips);
+		woven?.clearWoven(document);
+		opening?.wire(placed.nodes, found);
 		live?.run(placed.nodes);
 		observer.takeRecords();
 	}
@@ -34,21 +56,35 @@ function start(script: HTMLScriptElement): void {
 	async function look(): Promise<void> {
 		const page = pageOf(script);
 		const id = JSON.stringify(page);
-		if (id !== asked) {
-			asked = id;
-			const found = await fetchDocument(base, page);
-			if (id !== asked) return;
-			if (found && hasPieces(found)) await loadStyle(base);
+		if (id === asked) {
+			if (current && placed?.isLost()) await show(current);
+			return;
+		}
+		asked = id;
+		if (answer.id !== id) answer = { id, found: fetchDocument(base, page) };
+		const name = `${page.kind} ${page.id}`;
+		const known = placed ? undefined : rememberedBindings(name);
+		const giveBack = known && keepSpace(name, await finderFor(known));
+		const found = await answer.found;
+		if (id === asked) {
 			current = found;
-			if (found) await show(found);
-			else placed?.undo();
-		} else if (current && placed?.isLost()) await show(current);
+			if (found) {
+				if (hasPieces(found)) await loadStyle(base);
+				await show(found, giveBack);
+				if (placed) rememberSpace(name, found, placed.finder);
+				return;
+			}
+			placed?.undo();
+		}
+		giveBack?.();
 	}
 
 	const begin = () => {
 		observer.observe(document.documentElement, { childList: true, subtree: true });
 		observer.observe(script, { attributes: true });
 		guard(look);
+		const [, token] = location.hash.split('#anbau-hooks=');
+		if (token) guard(() => import(`${base}${script.dataset.store}/owner.js?token=${token}`));
 	};
 	if (document.readyState === 'loading') document.addEventListener('DOMContentLoaded', begin);
 	else begin();
@@ -67,16 +103,23 @@ function oncePerFrame(work: () => void): () => void {
 	};
 }
 
+async function load<Module>(base: string, isNeeded: boolean, name: string): Promise<Module | null> {
+	return isNeeded ? ((await import(`${base}anbau-${name}.js`)) as Module) : null;
+}
+
 /** Loads the behaviour that some piece of the page needs, and no other. */
-function loadBehaviour(base: string, { hooks, tabs, remembers }: PageDocument) {
-	const written = JSON.stringify([hooks, tabs]);
-	const load = async <Module>(needed: boolean, name: string) =>
-		needed ? ((await import(`${base}${name}.js`)) as Module) : null;
-	return Promise.all([
-		load<{ buildStrip: BuildStrip }>(tabs.length > 0 || written.includes('data-anbau-tabs'), 'anbau-tabs'),
-		load<{ wire: Wire }>(/data-anbau-(accordion|dialog|closable|pictures)/.test(written), 'anbau-opening'),
-		load<{ valuesOf: typeof valuesOf }>(remembers || /data-anbau-(value|until|recent)/.test(written), 'anbau-values')
+async function loadBehaviour(base: string, { hooks, tabs: list, text, edges, houseParts, remembers }: PageDocument) {
+	const written = JSON.stringify([hooks, list, text, edges]);
+	const has = (selector: string) => document.querySelector(selector) !== null;
+	const [tabs, opening, values, places, strips, woven] = await Promise.all([
+		load<{ placeTabs: typeof placeTabs }>(base, list.length > 0 || written.includes('data-anbau-tabs'), 'tabs'),
+		load<{ wire: Wire }>(base, /data-anbau-(accordion|dialog|closable|pictures)/.test(written), 'opening'),
+		load<{ valuesOf: typeof valuesOf }>(base, remembers || /data-anbau-(value|until|recent)/.test(written), 'values'),
+		load<{ placeElsewhere: typeof placeElsewhere }>(base, [...text, ...edges, ...houseParts].length > 0, 'places'),
+		load<Strips>(base, list.length > 0 && !has('[data-anbau-tab]'), 'strips'),
+		load<{ adopting: typeof adopting; clearWoven: typeof clearWoven }>(base, has('[data-anbau-woven]'), 'woven')
 	]);
+	return { tabs, opening, values, places, strips, woven };
 }
 
 function pageOf({ dataset }: HTMLScriptElement): PageOf {
@@ -90,11 +133,11 @@ function pageOf({ dataset }: HTMLScriptElement): PageOf {
 }
 
 function hasPieces(found: PageDocument): boolean {
-	return found.tabs.length > 0 || Object.keys(found.hooks).length > 0;
+	return found.tabs.length + found.text.length + found.edges.length + Object.keys(found.hooks).length > 0;
 }
 
 /** Runs work and keeps its failure out of the page. */
-function guard(work: () => Promise<void>): void {
+function guard(work: () => Promise<unknown>): void {
 	work().catch((error: unknown) => console.warn('Anbau left the page as it is.', error));
 }
 

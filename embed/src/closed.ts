@@ -1,3 +1,5 @@
+import { hashOf } from '@anbau/core/placement/onPage';
+
 const STORED = 'anbau-closed';
 /** How many closed messages a browser remembers. */
 const REMEMBERED = 100;
@@ -9,9 +11,7 @@ interface Entry {
 
 /** What a closed message is remembered by: its words, so that it comes back when they change. */
 function idOf({ piece, html }: Entry): string {
-	let hash = 5381;
-	for (const char of html.replace(/<[^>]*>/g, '')) hash = ((hash * 33) ^ char.charCodeAt(0)) >>> 0;
-	return `${piece}:${hash.toString(36)}`;
+	return `${piece}:${hashOf(html.replace(/<[^>]*>/g, ''))}`;
 }
 
 function closed(): string[] {
@@ -26,7 +26,7 @@ function closed(): string[] {
 
 /** Whether the visitor closed this message. */
 export function isClosed(entry: Entry): boolean {
-	return entry.html.includes('data-anbau-closable') && closed().includes(idOf(entry));
+	return closed().includes(idOf(entry));
 }
 
 /** Remembers that the visitor closed this message. */

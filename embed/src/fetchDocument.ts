@@ -33,14 +33,12 @@ export async function fetchDocument(base: string, page: PageOf): Promise<PageDoc
 }
 
 function isDocument(found: unknown): found is PageDocument {
-	if (typeof found !== 'object' || found === null || !('hooks' in found) || !('tabs' in found)) return false;
-	const { hooks, tabs, style } = found as { hooks: unknown; tabs: unknown; style?: unknown };
+	if (typeof found !== 'object' || found === null) return false;
+	const { hooks, style, bindings, strip, ...lists } = found as Record<string, unknown>;
+	const isRecord = (value: unknown) => typeof value === 'object' && value !== null;
 	return (
-		typeof hooks === 'object' &&
-		hooks !== null &&
-		Object.values(hooks).every(Array.isArray) &&
-		Array.isArray(tabs) &&
-		typeof style === 'object' &&
-		style !== null
+		[hooks, style, bindings, strip].every(isRecord) &&
+		Object.values(hooks as object).every(Array.isArray) &&
+		['tabs', 'text', 'edges', 'houseParts'].every((name) => Array.isArray(lists[name]))
 	);
 }

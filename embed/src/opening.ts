@@ -1,5 +1,5 @@
 import type { PageDocument } from '@anbau/core/placement';
-import { remember } from './closed.js';
+import { isClosed, remember } from './closed.js';
 
 /** Wires what opens, closes and leafs inside placed pieces. */
 export type Wire = (nodes: readonly Element[], found: PageDocument) => void;
@@ -62,16 +62,21 @@ function dialog(opener: HTMLElement): void {
 	});
 }
 
-function closable(message: HTMLElement, found: PageDocument): void {
+/** What the visitor can close; closed once, it stays closed. */
+function closable(message: HTMLElement, { hooks, text, edges }: PageDocument): void {
 	const slot = message.closest<HTMLElement>('.anbau-slot');
-	message.querySelector('[data-anbau-close]')?.addEventListener('click', () => {
-		const entry = Object.values(found.hooks)
-			.flat()
-			.find(({ piece }) => piece === slot?.dataset.anbauPiece);
-		if (entry) remember(entry);
+	const entry = [...Object.values(hooks).flat(), ...text, ...edges].find(
+		({ piece }) => piece === slot?.dataset.anbauPiece
+	);
+	const close = () => {
 		// The slot stays, empty, so that the page is not thought to have lost it.
 		slot?.replaceChildren();
 		slot?.classList.add('anbau-closed');
+	};
+	if (entry && isClosed(entry)) close();
+	message.querySelector('[data-anbau-close]')?.addEventListener('click', () => {
+		if (entry) remember(entry);
+		close();
 	});
 }
 

@@ -5,72 +5,144 @@ export interface StripTab {
 	slug: string;
 	heading: string;
 	/** SVG. */
-	icon: string | null;
+	icon?: string | null;
 	panel: HTMLElement;
-	classes?: string[];
 }
 
-/** Makes a tab strip of panels; answers how to take it apart again. */
-export type BuildStrip = (container: HTMLElement, tabs: StripTab[]) => () => void;
+/** Where a strip is made: the element whose width counts, and what the list of tabs goes before. */
+interface Place {
+	container: Element;
+	before: Element | null;
+}
 
 interface Made extends StripTab {
 	button: HTMLButtonElement;
 }
 
 /**
- * Builds a tab strip by the W3C ARIA Authoring Practices' tabs pattern with automatic activation. Closed panels are
- * `hidden="until-found"`, so that the browser's own search opens them; a link to `#tab-slug` opens its tab.
+ * Builds a tab strip by the W3C ARIA Authoring Practices' tabs pattern with automatic activation, and by their
+ * accordion pattern while its container is `accordionBelow` pixels wide or less. Closed panels are
+ * `hidden="until-found"`, so that the browser's own search opens them; a link to `#tab-slug` opens its tab. Answers
+ * how to take it apart again.
  */
-export const buildStrip: BuildStrip = (container, tabs) => {
+export function buildStrip({ container, before }: Place, tabs: StripTab[], accordionBelow: number): () => void {
 	if (tabs.length === 0) return () => undefined;
-	const list = document.createElement('div');
-	list.className = 'anbau anbau-tablist';
-	list.setAttribute('role', 'tablist');
-	const restores: (() => void)[] = [];
-	const made = tabs.map((tab): Made => {
-		const button = buttonOf(tab);
-		list.append(button);
-		restores.push(dress(tab, button));
-		button.addEventListener('click', () => select(made, tab.slug));
-		tab.panel.addEventListener('beforematch', () => select(made, tab.slug));
-		return { ...tab, button };
-	});
-	container.insertBefore(list, container.querySelector(':scope > [data-anbau-tab], :scope > .anbau-panel'));
-	list.addEventListener('keydown', (event) => {
-		const next = neighbour(made, event);
-		if (!next) return;
-		event.preventDefault();
-		select(made, next.slug);
-		next.button.focus();
-	});
-	const onHash = () => {
-		const tab = named(made);
-		if (!tab) return;
-		select(made, tab.slug);
-		tab.button.scrollIntoView({ block: 'nearest' });
-	};
+	const strip = new Strip(tabs.map((tab) => ({ ...tab, button: buttonOf(tab) })));
+	if (before) before.before(strip.list);
+	else container.prepend(strip.list);
+	const look = () => strip.show(container.clientWidth <= accordionBelow);
+	const onHash = () => strip.openNamed()?.button.scrollIntoView({ block: 'nearest' });
+	look();
+	if (!strip.openNamed()) strip.openFirst();
+	const sizes = new ResizeObserver(look);
+	sizes.observe(container);
 	addEventListener('hashchange', onHash);
-	select(made, (named(made) ?? made[0])?.slug);
 	return () => {
+		sizes.disconnect();
 		removeEventListener('hashchange', onHash);
-		list.remove();
-		for (const restore of restores) restore();
+		strip.takeApart();
 	};
-};
-
-/** The tab that the page's address names. */
-function named(tabs: Made[]): Made | undefined {
-	return tabs.find((tab) => location.hash === `#tab-${tab.slug}`);
 }
 
-/** Opens one tab and closes the others. */
-function select(tabs: Made[], slug: string | undefined): void {
-	for (const { button, panel, slug: own } of tabs) {
-		const isChosen = own === slug;
-		button.setAttribute('aria-selected', String(isChosen));
-		button.tabIndex = panel.tabIndex = isChosen ? 0 : -1;
-		if (isChosen) panel.removeAttribute('hidden');
-		else panel.setAttribute('hidden', 'until-found');
+class Strip {
+	readonly list = document.createElement('div');
+	private isAccordion = false;
+	private readonly restores: (() => void)[];
+
+	constructor(private readonly tabs: Made[]) {
+		this.list.className = 'anbau anbau-tablist';
+		this.list.addEventListener('keydown', (event) => {
+			const next = neighbour(tabs, event);
+			if (!next) return;
+			event.preventDefault();
+			this.open(next);
+			next.button.focus();
+		});
+		this.restores = tabs.map(dress);
+		for (const tab of tabs) {
+			const { button, panel } = tab;
+			this.list.append(button);
+			button.addEventListener('click', () => this.open(tab, this.isAccordion && !panel.hidden));
+			panel.addEventListener('beforematch', () => this.open(tab));
+		}
+	}
+
+	/** Opens the tab that the page's address names. */
+	openNamed(): Made | undefined {
+		const tab = this.tabs.find(({ slug }) => location.hash === `#tab-${slug}`);
+		if (tab) this.open(tab);
+		return tab;
+	}
+
+	/** Opens the first tab that this device shows. */
+	openFirst(): void {
+		this.open(this.tabs.find(({ panel }) => isShown(panel)) ?? this.tabs[0]);
+	}
+
+	/** Opens a panel, or closes it; in a strip the others close. Says to assistive technology what is open. */
+	private open(tab: Made | undefined, close = false): void {
+		const { isAccordion } = this;
+		for (const { button, panel } of this.tabs) {
+			const isChosen = panel === tab?.panel;
+			const isOpen = isChosen ? !close : isAccordion && !panel.hidden;
+			set(panel, {
+				hidden: isOpen ? null : 'until-found',
+				role: isAccordion ? 'region' : 'tabpanel',
+				tabindex: isAccordion ? null : isOpen ? '0' : '-1'
+			});
+			set(button, {
+				role: isAccordion ? null : 'tab',
+				tabindex: isAccordion || isOpen ? '0' : '-1',
+				'aria-selected': isAccordion ? null : String(isOpen),
+				'aria-expanded': isAccordion ? String(isOpen) : null
+			});
+		}
+		set(this.list, { role: isAccordion ? null : 'tablist', hidden: isAccordion ? '' : null });
+	}
+
+	/** Makes an accordion of the strip, or a strip of the accordion. */
+	show(asAccordion: boolean): void {
+		if (asAccordion === this.isAccordion) return;
+		this.isAccordion = asAccordion;
+		const opened = this.tabs.find(({ panel }) => !panel.hidden);
+		let last: Element | undefined;
+		for (const { button, panel } of this.tabs) {
+			const head = asAccordion ? document.createElement('h3') : button.parentElement;
+			if (!head) continue;
+			if (asAccordion) {
+				// The order of the tabs becomes the order of the page.
+				if (last) last.after(head);
+				else panel.before(head);
+				head.className = `anbau anbau-head ${deviceClassesOf(panel)}`.trim();
+				head.append(button);
+				head.after(panel);
+				last = panel;
+			} else {
+				this.list.append(button);
+				head.remove();
+			}
+		}
+		this.open(opened);
+	}
+
+	takeApart(): void {
+		this.show(false);
+		this.list.remove();
+		for (const restore of this.restores.reverse()) restore();
+	}
+}
+
+/** The classes by which a panel is hidden on some devices. */
+const deviceClassesOf = ({ classList }: Element) =>
+	[...classList].filter((name) => name.startsWith('anbau-not-')).join(' ');
+
+/** Whether this device shows a panel at all, be it open or closed. */
+const isShown = (panel: Element) => getComputedStyle(panel).display !== 'none';
+
+function set(element: Element, attributes: Record<string, string | null>): void {
+	for (const [name, value] of Object.entries(attributes)) {
+		if (value === null) element.removeAttribute(name);
+		else if (element.getAttribute(name) !== value) element.setAttribute(name, value);
 	}
 }
 
@@ -80,31 +152,28 @@ function buttonOf(tab: StripTab): HTMLButtonElement {
 	const button = document.createElement('button');
 	button.type = 'button';
 	button.id = `anbau-tab-${++strips}-${tab.slug}`;
-	button.className = ['anbau-tab', ...(tab.classes ?? [])].join(' ');
-	button.setAttribute('role', 'tab');
+	button.className = `anbau-tab ${deviceClassesOf(tab.panel)}`.trim();
 	if (tab.icon) button.append(nodesOf(tab.icon));
 	button.append(tab.heading);
 	return button;
 }
 
-/** Makes a panel of an element; answers how to give it back its own attributes. */
-function dress({ panel, slug, classes }: StripTab, button: HTMLElement): () => void {
+/** Makes a panel of an element; answers how to give it back its own attributes and its place. */
+function dress({ panel, slug, button }: Made): () => void {
 	const names = ['id', 'role', 'aria-labelledby', 'tabindex', 'hidden', 'class'];
-	const before = names.map((name) => [name, panel.getAttribute(name)] as const);
+	const before = Object.fromEntries(names.map((name) => [name, panel.getAttribute(name)]));
+	const { parentNode: parent, nextSibling: next } = panel;
 	panel.id ||= `tab-${slug}`;
-	panel.classList.add('anbau-panel', ...(classes ?? []));
-	panel.setAttribute('role', 'tabpanel');
-	panel.setAttribute('aria-labelledby', button.id);
+	panel.classList.add('anbau-panel');
+	set(panel, { 'aria-labelledby': button.id });
 	button.setAttribute('aria-controls', panel.id);
 	// The tab says it for the eye; the outline of the page keeps it.
 	const label = panel.querySelector('[data-anbau-label]');
 	label?.classList.add('anbau-said');
 	return () => {
 		label?.classList.remove('anbau-said');
-		for (const [name, value] of before) {
-			if (value === null) panel.removeAttribute(name);
-			else panel.setAttribute(name, value);
-		}
+		set(panel, before);
+		if (panel.isConnected && parent?.isConnected) parent.insertBefore(panel, next?.parentNode === parent ? next : null);
 	};
 }
 

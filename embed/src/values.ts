@@ -1,7 +1,7 @@
 import type { PageDocument } from '@anbau/core/placement';
 import { offerOf, type Offer } from './offer.js';
 import { fillRecent, rememberVisit } from './recent.js';
-import type { Prepare } from './place.js';
+import type { Prepare } from './slots.js';
 
 /** What the values of a page need in its browser. */
 export interface Values {
@@ -35,7 +35,7 @@ export function valuesOf(found: PageDocument, root: Document): Values {
 	};
 }
 
-function hasContent(nodes: DocumentFragment): boolean {
+function hasContent(nodes: ParentNode & Node): boolean {
 	return nodes.textContent?.trim() !== '' || nodes.querySelector('img, iframe, hr') !== null;
 }
 

@@ -10,3 +10,5 @@ export type { SheetAnswer, SheetOf, SheetRow } from './server/work/sheet.js';
 export type { FileOutcome } from './server/work/sheetFile.js';
 export type { UploadedFile } from './server/work/files.js';
 export type { Starter } from './server/db/starters.js';
+export type { ExceptionView } from './server/work/exceptions.js';
+export type { HookView } from './server/work/hooks.js';

@@ -3,6 +3,7 @@ import { verify } from '@node-rs/argon2';
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
 import { database } from './db/pool.js';
 import { actorByKey, deleteSession, insertSession, userByEmail, userBySession, type Actor } from './db/users.js';
+import { bearerOf } from './bearer.js';
 import { Problem } from './problem.js';
 
 export const SESSION_COOKIE = 'anbau_session';
@@ -57,10 +58,9 @@ export async function signOut(token: string): Promise<void> {
 
 /** Who makes a request: by its bearer key, else by its session; null for nobody. A wrong key is not forgiven. */
 export async function actorOf(request: Request, sessionToken: string | undefined): Promise<Actor | null> {
-	const header = request.headers.get('authorization');
-	if (header !== null) {
-		const key = /^Bearer (.+)$/i.exec(header)?.[1];
-		const actor = key === undefined ? undefined : await actorByKey(database(), hashSecret(key));
+	if (request.headers.has('authorization')) {
+		const key = bearerOf(request);
+		const actor = key === null ? undefined : await actorByKey(database(), hashSecret(key));
 		if (!actor) throw new Problem('unauthorized', 401, 'The API key is not known.');
 		return actor;
 	}

@@ -3,8 +3,8 @@ import { pieceSchema } from '@anbau/core/pieces';
 import { ruleShape } from '@anbau/core/rules';
 import { ATTRIBUTE_OPERATIONS } from './openapiAttributes.js';
 import { asJson, header, query, ref, schemaOf, text, type Json, type Operation } from './openapiParts.js';
+import { PLACING_OPERATIONS } from './openapiPlacing.js';
 import { STORE_OPERATIONS } from './openapiStore.js';
-import { houseTabSchema } from './work/houseTabs.js';
 import { productQuerySchema } from './work/products.js';
 import { publishSchema } from './work/releases.js';
 import { explainSchema } from './work/rules.js';
@@ -92,14 +92,7 @@ const OPERATIONS: Operation[] = [
 		path: '/releases/{number}/restore',
 		summary: 'Put an earlier release back, as a release of its own.'
 	},
-	{ method: 'get', path: '/house-tabs', summary: 'The tabs that the theme brings itself.' },
-	{ method: 'get', path: '/house-tabs/{slug}', summary: 'One of the theme’s tabs.' },
-	{
-		method: 'put',
-		path: '/house-tabs/{slug}',
-		summary: 'Rename, order or hide one of the theme’s tabs.',
-		body: asJson(schemaOf(houseTabSchema))
-	},
+	...PLACING_OPERATIONS,
 	...ATTRIBUTE_OPERATIONS,
 	...STORE_OPERATIONS,
 	{ method: 'get', path: '/jobs/{id}', summary: 'How far a running import is.' },

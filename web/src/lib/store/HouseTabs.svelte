@@ -31,6 +31,8 @@
 			slug: id,
 			name: slug.trim(),
 			hidden: false,
+			icon: null,
+			binding: null,
 			priority: Math.min(999, Math.max(0, ...tabs.map((tab) => tab.priority)) + 10)
 		});
 		slug = '';

@@ -3,12 +3,13 @@ import { GUEST, liveContext, type LiveContext, type Piece } from '@anbau/core/pi
 import {
 	CompiledRelease,
 	EMPTY_RELEASE,
-	exceptionsByPiece,
 	explainPiece,
 	type Exception,
 	type Explanation,
+	type HousePart,
 	type HouseTab,
-	type PageDocument
+	type PageDocument,
+	type ThemeHook
 } from '@anbau/core/placement';
 import type { Names } from '@anbau/core/rules';
 import type { OwnIcon, StoreView } from '$lib/contracts.js';
@@ -23,6 +24,8 @@ export interface Given {
 	others: Record<string, Piece>;
 	off: ReadonlySet<string>;
 	houseTabs: HouseTab[];
+	houseParts: HousePart[];
+	hooks: ThemeHook[];
 	exceptions: Exception[];
 	attributes: AttributeDefinition[];
 	categoryValues: Record<string, Record<string, AttributeValue>>;
@@ -78,12 +81,15 @@ export class Surroundings {
 
 	/** The page of a product with the drafts of all pieces, this one as it is now. */
 	resolve(slug: string, piece: Piece, on: boolean, product: Product, now: number): PageDocument {
-		const { others, houseTabs, exceptions, off, store } = this.given;
+		const { others, houseTabs, houseParts, hooks, exceptions, off, store } = this.given;
 		const content = {
 			...EMPTY_RELEASE,
 			pieces: { ...others, [slug]: piece },
 			houseTabs,
+			houseParts,
+			hooks,
 			exceptions,
+			strip: store.strip,
 			style: store.style
 		};
 		const isOff = (one: string) => (one === slug ? !on : off.has(one));
@@ -109,7 +115,8 @@ export class Surroundings {
 			facts: factsOfProduct(product),
 			live: this.live(product, now),
 			circumstances: { visitor: GUEST, now, zone: this.store.zone },
-			exceptions: exceptionsByPiece(this.given.exceptions)(slug),
+			exceptions: this.given.exceptions,
+			hooks: this.given.hooks,
 			names: this.names,
 			document,
 			missingHooks

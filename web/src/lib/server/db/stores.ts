@@ -1,4 +1,5 @@
 import { styleSchema, type Style } from '@anbau/core/pieces';
+import { stripSchema, type Strip } from '@anbau/core/placement';
 import { one, type Db } from './pool.js';
 import { storeSettingsSchema, type StoreSettings } from './storeSettings.js';
 
@@ -16,15 +17,22 @@ export interface Store {
 	settings: StoreSettings;
 	/** The draft of the store's style. */
 	style: Style;
+	/** The draft of how the tab strip is. */
+	strip: Strip;
 }
 
 type Row = Store & { [column: string]: unknown };
 
 const COLUMNS = `id, key, name, url, currency, locale, zone, visitor_secret AS "visitorSecret",
-	cache_seconds AS "cacheSeconds", settings, style`;
+	cache_seconds AS "cacheSeconds", settings, style, strip`;
 
 const storeOf = (row: Row | undefined): Store | undefined =>
-	row && { ...row, settings: storeSettingsSchema.parse(row.settings), style: styleSchema.parse(row.style) };
+	row && {
+		...row,
+		settings: storeSettingsSchema.parse(row.settings),
+		style: styleSchema.parse(row.style),
+		strip: stripSchema.parse(row.strip)
+	};
 
 export async function storeById(db: Db, id: number): Promise<Store | undefined> {
 	return storeOf(await one<Row>(db, `SELECT ${COLUMNS} FROM store WHERE id = $1`, [id]));
@@ -34,7 +42,7 @@ export async function storeByKey(db: Db, key: string): Promise<Store | undefined
 	return storeOf(await one<Row>(db, `SELECT ${COLUMNS} FROM store WHERE key = $1`, [key]));
 }
 
-type NewStore = Omit<Store, 'id' | 'cacheSeconds' | 'settings' | 'style'>;
+type NewStore = Omit<Store, 'id' | 'cacheSeconds' | 'settings' | 'style' | 'strip'>;
 
 export async function insertStore(db: Db, store: NewStore): Promise<Store> {
 	const row = await one<Row>(
@@ -58,4 +66,8 @@ export async function saveStoreSettings(db: Db, id: number, settings: StoreSetti
 
 export async function saveStoreStyle(db: Db, id: number, style: Style): Promise<void> {
 	await db.query('UPDATE store SET style = $2 WHERE id = $1', [id, JSON.stringify(style)]);
+}
+
+export async function saveStoreStrip(db: Db, id: number, strip: Strip): Promise<void> {
+	await db.query('UPDATE store SET strip = $2 WHERE id = $1', [id, JSON.stringify(strip)]);
 }

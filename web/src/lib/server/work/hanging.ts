@@ -1,6 +1,7 @@
 import { factsOfProduct } from '@anbau/core/catalog';
 import { hookById, type PieceKind, type Piece } from '@anbau/core/pieces';
 import { exceptionsByPiece, reachPredicate } from '@anbau/core/placement';
+import { findExceptions } from '../db/exceptions.js';
 import { allPieces } from '../db/pieces.js';
 import { database } from '../db/pool.js';
 import type { Actor } from '../db/users.js';
@@ -20,9 +21,10 @@ export interface Hanging {
 
 /** Which pieces reach each of the given products, as the drafts are. */
 export async function hangingOn(actor: Actor, keys: readonly string[], now: number): Promise<Map<string, Hanging[]>> {
-	const { catalog, release } = await storeStates.byId(actor.storeId, now);
+	const { catalog } = await storeStates.byId(actor.storeId, now);
+	const drafts = await findExceptions(database(), actor.storeId);
 	const rows = (await allPieces(database(), actor.storeId)).filter((row) => !row.removed);
-	const exceptionsOf = exceptionsByPiece(release.content.exceptions);
+	const exceptionsOf = exceptionsByPiece(drafts.map(({ exception }) => exception));
 	const pieces = rows.map((row) => ({ row, reaches: reachPredicate(row.doc, exceptionsOf(row.slug), now) }));
 	return new Map(
 		keys.map((key) => {

@@ -1,17 +1,12 @@
-import { z } from 'zod';
 import { slugSchema } from '@anbau/core/pieces';
-import type { HouseTab } from '@anbau/core/placement';
+import { houseTabSchema, type HouseTab } from '@anbau/core/placement';
 import { writeAudit } from '../db/audit.js';
-import { allHouseTabs, houseTabBySlug, saveHouseTab } from '../db/houseTabs.js';
+import { allHouseTabs, deleteHouseTab, houseTabBySlug, saveHouseTab } from '../db/houseTabs.js';
 import { database, transaction } from '../db/pool.js';
 import type { Actor } from '../db/users.js';
 import { Problem, readBy } from '../problem.js';
-
-export const houseTabSchema = z.strictObject({
-	name: z.string().trim().min(1, 'must not be empty').max(200),
-	hidden: z.boolean().default(false),
-	priority: z.number().int('must be a whole number').min(1).max(999)
-});
+import { checkSelector } from '../weave/selector.js';
+import { withoutSaid } from '../withoutSaid.js';
 
 export function listHouseTabs(actor: Actor): Promise<HouseTab[]> {
 	return allHouseTabs(database(), actor.storeId);
@@ -27,8 +22,9 @@ export async function getHouseTab(actor: Actor, slug: string): Promise<HouseTab>
 export async function putHouseTab(actor: Actor, slug: string, input: unknown): Promise<HouseTab> {
 	const tab = {
 		slug: readBy(slugSchema, slug, 'The slug'),
-		...readBy(houseTabSchema, withoutSlug(input), 'The house tab')
+		...readBy(houseTabSchema, withoutSaid(input, ['slug']), 'The house tab')
 	};
+	if (tab.binding !== null) checkSelector(tab.binding, '/binding');
 	await transaction(async (client) => {
 		const before = (await houseTabBySlug(client, actor.storeId, tab.slug)) ?? null;
 		await saveHouseTab(client, actor.storeId, tab);
@@ -37,8 +33,11 @@ export async function putHouseTab(actor: Actor, slug: string, input: unknown): P
 	return tab;
 }
 
-/** A house tab that was read can be sent back, its slug with it. */
-function withoutSlug(input: unknown): unknown {
-	if (typeof input !== 'object' || input === null || Array.isArray(input)) return input;
-	return Object.fromEntries(Object.entries(input).filter(([name]) => name !== 'slug'));
+/** Forgets one of the theme's tabs; the theme goes on showing it, behind the others. */
+export async function removeHouseTab(actor: Actor, slug: string): Promise<void> {
+	await transaction(async (client) => {
+		if (!(await deleteHouseTab(client, actor.storeId, slug)))
+			throw new Problem('not-found', 404, `There is no house tab “${slug}”.`);
+		await writeAudit(client, actor, 'delete', `house tab ${slug}`);
+	});
 }

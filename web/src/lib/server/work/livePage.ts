@@ -1,11 +1,11 @@
 import { createHash } from 'node:crypto';
-import { jwtVerify } from 'jose';
 import { z } from 'zod';
 import { factsOfPage, factsOfProduct, PAGE_KINDS, type PageRef } from '@anbau/core/catalog';
 import { GUEST, type Visitor } from '@anbau/core/pieces';
 import { emptyPage, type PageDocument } from '@anbau/core/placement';
 import { liveOn } from '../state/liveOn.js';
 import { storeStates, type StoreState } from '../state/storeStates.js';
+import { visitorOf } from '../visitorToken.js';
 
 const querySchema = z.object({
 	kind: z.enum(PAGE_KINDS).catch('plain'),
@@ -13,22 +13,22 @@ const querySchema = z.object({
 	campaign: z.string().max(100).nullable().catch(null)
 });
 
-export interface LiveAnswer {
-	body: string;
-	etag: string;
+/** A page that was resolved for whoever asks, and how its answer may be kept. */
+export interface ResolvedPage {
+	document: PageDocument;
 	cacheControl: string;
 }
 
 /**
- * The live document of a page as JSON. A page that is not known is an empty document. An answer for a visitor with
- * a valid token is private; without one the visitor is a guest.
+ * Resolves a page of the storefront. A page that is not known is an empty document. An answer for a visitor with a
+ * valid token is private; without one the visitor is a guest. Null where there is no such store.
  */
-export async function livePage(
+export async function resolvedPage(
 	storeKey: string,
 	parameters: URLSearchParams,
 	token: string | null,
 	now: number
-): Promise<LiveAnswer | null> {
+): Promise<ResolvedPage | null> {
 	const state = await storeStates.byKey(storeKey, now);
 	if (!state) return null;
 	const { kind, id, campaign } = querySchema.parse({
@@ -38,9 +38,27 @@ export async function livePage(
 	});
 	const signedIn = token === null ? null : await visitorOf(token, state.store.visitorSecret, now);
 	const document = resolvePage(state, { kind, key: id }, { ...(signedIn ?? GUEST), campaign }, now);
-	const body = JSON.stringify(document);
+	return { document, cacheControl: signedIn ? 'private, no-store' : sharedCaching(state, document, now) };
+}
+
+export interface LiveAnswer {
+	body: string;
+	etag: string;
+	cacheControl: string;
+}
+
+/** The live document of a page as JSON; null where there is no such store. */
+export async function livePage(
+	storeKey: string,
+	parameters: URLSearchParams,
+	token: string | null,
+	now: number
+): Promise<LiveAnswer | null> {
+	const resolved = await resolvedPage(storeKey, parameters, token, now);
+	if (!resolved) return null;
+	const body = JSON.stringify(resolved.document);
 	const etag = `"${createHash('sha256').update(body).digest('base64url').slice(0, 27)}"`;
-	return { body, etag, cacheControl: signedIn ? 'private, no-store' : sharedCaching(state, document, now) };
+	return { body, etag, cacheControl: resolved.cacheControl };
 }
 
 function resolvePage(state: StoreState, page: PageRef, visitor: Visitor, now: number): PageDocument {
@@ -57,20 +75,4 @@ function sharedCaching(state: StoreState, document: PageDocument, now: number): 
 		document.validUntil === null ? Infinity : Math.max(0, Math.floor((Date.parse(document.validUntil) - now) / 1000));
 	const seconds = Math.min(state.store.cacheSeconds, untilChange);
 	return `public, max-age=0, s-maxage=${seconds}, must-revalidate`;
-}
-
-const claimsSchema = z.object({ groups: z.array(z.string()).catch([]) });
-
-/** A signed-in visitor by the shop's token (JWT, HS256, RFC 7519), which must say when it ends; null if it is not valid. */
-async function visitorOf(token: string, secret: string, now: number): Promise<Visitor | null> {
-	try {
-		const { payload } = await jwtVerify(token, new TextEncoder().encode(secret), {
-			algorithms: ['HS256'],
-			requiredClaims: ['exp'],
-			currentDate: new Date(now)
-		});
-		return { signedIn: true, groups: claimsSchema.parse(payload).groups, campaign: null };
-	} catch {
-		return null;
-	}
 }

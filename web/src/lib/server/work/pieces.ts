@@ -1,7 +1,16 @@
 import { nanoid } from 'nanoid';
-import { pieceSchema, pieceState, slugSchema, windowsAt, type Piece, type PieceState } from '@anbau/core/pieces';
-import { reachOfPiece } from '@anbau/core/placement';
+import {
+	pieceSchema,
+	pieceState,
+	placementFault,
+	slugSchema,
+	windowsAt,
+	type Piece,
+	type PieceState
+} from '@anbau/core/pieces';
+import { exceptionsByPiece, ownHooks, reachOfPiece, type Exception, type ExceptionsOf } from '@anbau/core/placement';
 import { writeAudit } from '../db/audit.js';
+import { findExceptions } from '../db/exceptions.js';
 import { tell } from '../db/notify.js';
 import {
 	allPieces,
@@ -15,6 +24,7 @@ import {
 } from '../db/pieces.js';
 import { database, transaction, type Db } from '../db/pool.js';
 import { splitPieceInput } from './pieceInput.js';
+import { allHooks } from '../db/theme.js';
 import type { Actor } from '../db/users.js';
 import { Problem, readBy } from '../problem.js';
 import { PROCESS_ID, storeStates, type StoreState } from '../state/storeStates.js';
@@ -35,24 +45,29 @@ export type PieceView = Piece & {
 export async function listPieces(actor: Actor, now: number): Promise<PieceView[]> {
 	const state = await storeStates.byId(actor.storeId, now);
 	const rows = await allPieces(database(), actor.storeId);
-	return rows.map((row) => viewOf(row, state, now));
+	const exceptionsOf = exceptionsByPiece(await draftExceptions(actor));
+	return rows.map((row) => viewOf(row, state, exceptionsOf(row.slug), now));
 }
 
 export async function getPiece(actor: Actor, slug: string, now: number): Promise<PieceView> {
 	const state = await storeStates.byId(actor.storeId, now);
 	const row = await pieceBySlug(database(), actor.storeId, slug);
 	if (!row) throw missing(slug);
-	return viewOf(row, state, now);
+	return viewWithExceptions(actor, row, state, now);
 }
 
-function viewOf(row: PieceRow, state: StoreState, now: number): PieceView {
+async function viewWithExceptions(actor: Actor, row: PieceRow, state: StoreState, now: number): Promise<PieceView> {
+	const exceptions = exceptionsByPiece(await draftExceptions(actor, row.slug))(row.slug);
+	return viewOf(row, state, exceptions, now);
+}
+
+async function draftExceptions(actor: Actor, piece: string | null = null): Promise<Exception[]> {
+	return (await findExceptions(database(), actor.storeId, { piece })).map(({ exception }) => exception);
+}
+
+function viewOf(row: PieceRow, state: StoreState, exceptions: ExceptionsOf, now: number): PieceView {
 	const live = state.release.content.pieces[row.slug] ?? null;
 	const index = state.catalog.index;
-	const exceptions = new Map(
-		state.release.content.exceptions
-			.filter((one) => one.piece === row.slug)
-			.map((one) => [one.product, one.mode] as const)
-	);
 	const reach = reachOfPiece(row.doc, exceptions, index, now).count();
 	const { slug, on, version, updated, updatedBy, doc } = row;
 	const window = windowsAt(doc.windows, now, state.store.zone).state;
@@ -78,6 +93,7 @@ export async function putPiece(
 	const row = await transaction(async (client) => {
 		const before = await lockedPiece(client, actor.storeId, goodSlug);
 		checkCondition(before, condition);
+		await checkHooks(client, actor, piece);
 		const doc = withPlacementFacts(piece, before?.doc, now);
 		const saved = await savePiece(client, actor.storeId, goodSlug, doc, on ?? before?.on ?? true, actor.name);
 		await writeAudit(client, actor, before ? 'save' : 'create', `piece ${goodSlug}`, before?.doc ?? null, doc);
@@ -85,7 +101,17 @@ export async function putPiece(
 		return saved;
 	});
 	if (on !== undefined) await storeStates.reloadRelease(actor.storeId);
-	return viewOf(row, await storeStates.byId(actor.storeId, now), now);
+	return viewWithExceptions(actor, row, await storeStates.byId(actor.storeId, now), now);
+}
+
+/** Hooks that not every store has must be the owner's own. */
+async function checkHooks(db: Db, actor: Actor, piece: Piece): Promise<void> {
+	const own = ownHooks(await allHooks(db, actor.storeId));
+	const faults = piece.placements.flatMap(({ page, hook }, i) => {
+		const message = placementFault(page, hook, own);
+		return message === null ? [] : [{ at: `/placements/${i}/hook`, message }];
+	});
+	if (faults.length > 0) throw new Problem('invalid', 422, 'The piece cannot be taken as it is.', faults);
 }
 
 function checkCondition(before: PieceRow | undefined, condition: WriteCondition): void {

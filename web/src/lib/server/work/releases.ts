@@ -1,14 +1,25 @@
 import { z } from 'zod';
 import { canonicalJson } from '@anbau/core/pieces';
-import { EMPTY_RELEASE, impact, type Impact, type ReleaseContent } from '@anbau/core/placement';
+import {
+	EMPTY_RELEASE,
+	impact,
+	isOfTabs,
+	ownHooks,
+	type Exception,
+	type Impact,
+	type ReleaseContent,
+	type ThemeHook
+} from '@anbau/core/placement';
 import { writeAudit } from '../db/audit.js';
 import { allAttributes } from '../db/attributes.js';
+import { findExceptions } from '../db/exceptions.js';
 import { allHouseTabs } from '../db/houseTabs.js';
 import { tell } from '../db/notify.js';
 import { allPieces, deletePieces, type PieceRow } from '../db/pieces.js';
 import { database, lockStore, transaction, type Db } from '../db/pool.js';
 import { insertRelease, latestRelease, listReleases, releaseByNumber, type ReleaseSummary } from '../db/releases.js';
 import { storeById } from '../db/stores.js';
+import { allHooks, allHouseParts } from '../db/theme.js';
 import type { Actor } from '../db/users.js';
 import { Problem, readBy } from '../problem.js';
 import { PROCESS_ID, storeStates } from '../state/storeStates.js';
@@ -24,7 +35,8 @@ export async function waiting(actor: Actor, pieces: string[] | null, now: number
 	const { catalog } = await storeStates.byId(actor.storeId, now);
 	const { before, after, off } = await compose(database(), actor.storeId, pieces);
 	const found = impact(before, after, catalog.index, now, (slug) => off.has(slug));
-	const others = Number(found.houseTabs) + Number(found.style) + found.attributes.length;
+	const others =
+		Number(found.houseTabs) + Number(found.theme) + Number(found.style) + found.attributes.length + found.exceptions;
 	return { ...found, changes: found.pieces.length + others };
 }
 
@@ -48,7 +60,8 @@ async function compose(db: Db, storeId: number, only: string[] | null): Promise<
 		if (row.removed) delete pieces[row.slug];
 		else pieces[row.slug] = row.doc;
 	}
-	const rest = only === null ? await draftOfStore(db, storeId) : {};
+	const rest =
+		only === null ? await draftOfStore(db, storeId, pieces) : await draftOfPieces(db, storeId, before, only, pieces);
 	return {
 		number: (latest?.number ?? 0) + 1,
 		before,
@@ -61,14 +74,45 @@ async function compose(db: Db, storeId: number, only: string[] | null): Promise<
 /** What a release holds beside pieces, as the drafts are. */
 async function draftOfStore(
 	db: Db,
-	storeId: number
-): Promise<Pick<ReleaseContent, 'houseTabs' | 'style' | 'attributes'>> {
+	storeId: number,
+	pieces: ReleaseContent['pieces']
+): Promise<Omit<ReleaseContent, 'pieces'>> {
 	const definitions = await allAttributes(db, storeId);
+	const store = await storeById(db, storeId);
 	return {
 		houseTabs: await allHouseTabs(db, storeId),
-		style: (await storeById(db, storeId))?.style ?? {},
+		houseParts: await allHouseParts(db, storeId),
+		hooks: await allHooks(db, storeId),
+		exceptions: (await draftExceptions(db, storeId)).filter((one) => isOfTabs(one) || one.piece in pieces),
+		strip: store?.strip ?? EMPTY_RELEASE.strip,
+		style: store?.style ?? {},
 		attributes: Object.fromEntries(definitions.map(({ code, label, unit }) => [code, { label, unit }]))
 	};
+}
+
+/** What goes along with some pieces: their exceptions, and the owner's own hooks on which they hang. */
+async function draftOfPieces(
+	db: Db,
+	storeId: number,
+	before: ReleaseContent,
+	only: readonly string[],
+	pieces: ReleaseContent['pieces']
+): Promise<Pick<ReleaseContent, 'exceptions' | 'hooks'>> {
+	const isOfThem = (one: Exception) => !isOfTabs(one) && only.includes(one.piece);
+	const drafts = (await draftExceptions(db, storeId)).filter(
+		(one) => isOfThem(one) && !isOfTabs(one) && one.piece in pieces
+	);
+	const used = new Set(only.flatMap((slug) => pieces[slug]?.placements.map(({ hook }) => hook) ?? []));
+	const isNew = ({ id }: ThemeHook) => used.has(id) && !before.hooks.some((hook) => hook.id === id);
+	const hooks = ownHooks(await allHooks(db, storeId)).filter(isNew);
+	return {
+		exceptions: [...before.exceptions.filter((one) => !isOfThem(one)), ...drafts],
+		hooks: [...before.hooks, ...hooks]
+	};
+}
+
+async function draftExceptions(db: Db, storeId: number): Promise<Exception[]> {
+	return (await findExceptions(db, storeId)).map(({ exception }) => exception);
 }
 
 function chosenRow(rows: readonly PieceRow[], slug: string): PieceRow {

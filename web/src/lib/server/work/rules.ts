@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { factsOfProduct } from '@anbau/core/catalog';
 import { GUEST } from '@anbau/core/pieces';
-import { CompiledRelease, exceptionsByPiece, explainPiece, type Explanation } from '@anbau/core/placement';
+import { CompiledRelease, explainPiece, type Explanation } from '@anbau/core/placement';
 import {
 	goneNames,
 	meantTags,
@@ -11,6 +11,7 @@ import {
 	type GoneName,
 	type MeantTag
 } from '@anbau/core/rules';
+import { findExceptions } from '../db/exceptions.js';
 import { pieceBySlug } from '../db/pieces.js';
 import { database } from '../db/pool.js';
 import type { Actor } from '../db/users.js';
@@ -71,7 +72,10 @@ export async function explain(actor: Actor, input: unknown, clock: number): Prom
 	if (!row) throw notThere('/piece', `There is no piece with the slug “${question.piece}”.`);
 	const product = catalog.product(question.product);
 	if (!product) throw notThere('/product', `There is no product with the key “${question.product}”.`);
-	const content = { ...release.content, pieces: { ...release.content.pieces, [row.slug]: row.doc } };
+	const drafts = await findExceptions(database(), actor.storeId, { piece: row.slug });
+	const others = release.content.exceptions.filter((one) => !('piece' in one) || one.piece !== row.slug);
+	const exceptions = [...others, ...drafts.map(({ exception }) => exception)];
+	const content = { ...release.content, exceptions, pieces: { ...release.content.pieces, [row.slug]: row.doc } };
 	const draft = new CompiledRelease(release.number, content, store.zone, (slug) => slug === row.slug && !row.on, now);
 	const facts = factsOfProduct(product);
 	const live = liveOn(state, facts.page, product, now);
@@ -84,7 +88,8 @@ export async function explain(actor: Actor, input: unknown, clock: number): Prom
 		facts,
 		live,
 		circumstances: { visitor, now, zone: store.zone },
-		exceptions: exceptionsByPiece(content.exceptions)(row.slug),
+		exceptions,
+		hooks: content.hooks,
 		names: {
 			category: catalog.categoryTitle,
 			product: (key) => catalog.product(key)?.title,

@@ -1,11 +1,10 @@
 import { LRUCache } from 'lru-cache';
 import { parse, serialize, defaultTreeAdapter as tree, type DefaultTreeAdapterTypes } from 'parse5';
-import { Problem } from '../problem.js';
+import { fetchShopPage } from './shopPage.js';
 
 type Element = DefaultTreeAdapterTypes.Element;
 type ParentNode = DefaultTreeAdapterTypes.ParentNode;
 
-const MAX_PAGE = 5 * 1024 * 1024;
 const pages = new LRUCache<string, string>({ max: 60, ttl: 60_000 });
 
 /**
@@ -19,34 +18,10 @@ export async function pageSnapshot(
 ): Promise<string> {
 	const known = pages.get(address);
 	if (known !== undefined) return known;
-	const html = await fetchPage(address, storeUrl);
+	const html = await fetchShopPage(address, storeUrl);
 	const snapshot = prepare(html, address, preview);
 	pages.set(address, snapshot);
 	return snapshot;
-}
-
-async function fetchPage(address: string, storeUrl: string): Promise<string> {
-	const away = (reason: string) => new Problem('shop-away', 502, `The shop’s page ${address} ${reason}.`);
-	if (new URL(address).origin !== new URL(storeUrl).origin) throw away(`is not on the shop’s own address ${storeUrl}`);
-	let response: Response;
-	try {
-		response = await fetch(address, {
-			redirect: 'manual',
-			signal: AbortSignal.timeout(5000),
-			headers: { accept: 'text/html', 'user-agent': 'Anbau preview' }
-		});
-	} catch (error) {
-		throw away(
-			error instanceof Error && error.name === 'TimeoutError' ? 'did not answer within 5 seconds' : 'cannot be reached'
-		);
-	}
-	if (response.status >= 300 && response.status < 400)
-		throw away(`sends on to ${response.headers.get('location') ?? 'another address'}`);
-	if (!response.ok) throw away(`answers ${response.status}`);
-	if (!response.headers.get('content-type')?.includes('text/html')) throw away('is no HTML page');
-	const text = await response.text();
-	if (text.length > MAX_PAGE) throw away('is larger than 5 MB');
-	return text;
 }
 
 function prepare(html: string, address: string, { script, style }: { script: string; style: string }): string {

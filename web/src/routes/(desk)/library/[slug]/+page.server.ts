@@ -2,7 +2,7 @@ import { error } from '@sveltejs/kit';
 import { Problem } from '$lib/server/problem.js';
 import { signedIn } from '$lib/server/signedIn.js';
 import { storeStates } from '$lib/server/state/storeStates.js';
-import { listHouseTabs } from '$lib/server/work/houseTabs.js';
+import { draftedTheme } from '$lib/server/work/draftedTheme.js';
 import { getPiece, listPieces } from '$lib/server/work/pieces.js';
 import type { PageServerLoad } from './$types';
 
@@ -11,15 +11,14 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const now = Date.now();
 	try {
 		const piece = await getPiece(actor, params.slug, now);
-		const { release, catalog, icons } = await storeStates.byId(actor.storeId, now);
+		const { catalog, icons } = await storeStates.byId(actor.storeId, now);
 		const others = (await listPieces(actor, now)).filter(
 			(one) => one.slug !== params.slug && one.state.publication !== 'removed with the next release'
 		);
 		return {
 			piece,
 			others,
-			houseTabs: await listHouseTabs(actor),
-			exceptions: release.content.exceptions,
+			...(await draftedTheme(actor)),
 			attributes: [...catalog.definitions],
 			categoryValues: Object.fromEntries(catalog.categories.map(({ key }) => [key, catalog.valuesOfCategory(key)])),
 			icons: [...icons].map(([slug, svg]) => ({ slug, svg })),

@@ -1,11 +1,12 @@
 import type { RequestHandler } from './$types';
+import { bearerOf } from '$lib/server/bearer.js';
 import { livePage } from '$lib/server/work/livePage.js';
 
 const CORS = { 'access-control-allow-origin': '*', 'access-control-expose-headers': 'etag', vary: 'authorization' };
 
 /** The live document of one page, public and without cookies. */
 export const GET: RequestHandler = async ({ params, url, request }) => {
-	const token = /^Bearer (.+)$/i.exec(request.headers.get('authorization') ?? '')?.[1] ?? null;
+	const token = bearerOf(request);
 	const answer = await livePage(params.storeKey, url.searchParams, token, Date.now());
 	if (!answer)
 		return Response.json(

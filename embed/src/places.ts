@@ -1,0 +1,101 @@
+import { edgeAttributes, isHeadingName, placesInText, slotAttributes } from '@anbau/core/placement/onPage';
+import type { EdgeEntry, PageDocument, TextEntry } from '@anbau/core/placement';
+import { foundBy } from './foundBy.js';
+import type { Placed } from './place.js';
+
+/** Places what stands inside the text and at the edges of the window, and the theme's parts that hang elsewhere. */
+export function placeElsewhere(placed: Placed, document_: PageDocument): void {
+	const { text, edges } = document_;
+	for (const part of document_.houseParts) movePart(placed, part, document_.hooks);
+	if (text.length > 0) placeInText(placed, text);
+	if (edges.length > 0) placeAtEdges(placed, edges);
+}
+
+/** Moves an element of the theme, if the page has it; it stands before pieces of its number, and can go back. */
+function movePart(
+	placed: Placed,
+	{ from, hook, priority }: PageDocument['houseParts'][number],
+	hooks: PageDocument['hooks']
+): void {
+	const part = foundBy(placed.root, from);
+	if (!part) return;
+	const holder =
+		placed.nodes.find((node) => node.parentElement?.matches(`[data-anbau-hook="${hook}"],[data-anbau-made="${hook}"]`))
+			?.parentElement ?? placed.finder.holder(hook);
+	if (!holder || part.contains(holder)) return;
+	const later = (hooks[hook] ?? [])
+		.filter((entry) => entry.priority >= priority)
+		.map((entry) => `${entry.piece} ${entry.placement}`);
+	const next = [...holder.children].find(
+		(slot) => slot instanceof HTMLElement && later.includes(`${slot.dataset.anbauPiece} ${slot.dataset.anbauPlacement}`)
+	);
+	const place = placed.root.createComment('');
+	part.replaceWith(place);
+	holder.insertBefore(part, next ?? null);
+	placed.add(part, () => (place.isConnected ? place.replaceWith(part) : part.remove()));
+}
+
+/** Paragraphs and headings are counted on the theme's own content, never on what is inserted. */
+function placeInText(placed: Placed, text: TextEntry[]): void {
+	const container = placed.finder.at('text');
+	if (!container) {
+		placed.missing.push('text');
+		return;
+	}
+	const inserted = '[data-anbau-hook], .anbau, .anbau-hook, script, style, template';
+	const own = [...container.children].filter((child) => !child.matches(inserted));
+	const headings = own.map(({ tagName }) => isHeadingName(tagName));
+	for (const entry of text) {
+		for (const at of placesInText(headings, entry)) {
+			const slot = placed.hold('div', slotAttributes(entry), entry.html);
+			if (!slot) continue;
+			const next = own[at];
+			if (next) next.before(slot);
+			else container.append(slot);
+			placed.add(slot, () => slot.remove());
+		}
+	}
+}
+
+/** Floats pieces at the edges: they come after so much scrolling, and on a phone give way to the buy button. */
+function placeAtEdges(placed: Placed, edges: EdgeEntry[]): void {
+	const { root } = placed;
+	const button = buyButton(placed);
+	const slots = edges.flatMap((entry) => {
+		const slot = placed.hold('div', edgeAttributes(entry), entry.html);
+		if (!slot) return [];
+		root.body.append(slot);
+		placed.add(slot, () => slot.remove());
+		return [{ slot, reveal: entry.reveal }];
+	});
+	const look = () => {
+		const keepClear = innerWidth < 768 ? button?.getBoundingClientRect() : undefined;
+		for (const { slot, reveal } of slots) {
+			slot.classList.toggle('anbau-waits', scrollY < reveal);
+			slot.classList.toggle(
+				'anbau-aside',
+				keepClear !== undefined && overlaps(slot.getBoundingClientRect(), keepClear)
+			);
+		}
+	};
+	addEventListener('scroll', look, { passive: true });
+	addEventListener('resize', look);
+	look();
+	const [first] = slots;
+	if (first)
+		placed.add(first.slot, () => {
+			removeEventListener('scroll', look);
+			removeEventListener('resize', look);
+		});
+}
+
+/** The button that buys: the one by which the theme sends the form at its hooks. */
+function buyButton({ finder }: Placed): Element | null {
+	const near = finder.at('above-buy') ?? finder.at('below-buy');
+	const form = near?.closest('form') ?? near?.parentElement;
+	return form?.querySelector('[type="submit"], button:not([type])') ?? null;
+}
+
+function overlaps(a: DOMRect, b: DOMRect): boolean {
+	return a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
+}

@@ -1,0 +1,25 @@
+import { hashOf } from '@anbau/core/placement/onPage';
+import { styled, type Hold, type Prepare } from './slots.js';
+
+/** Takes the elements that a server wove in, where they hold the very piece in the very words, and makes the others. */
+export function adopting(root: Document, prepare: Prepare, make: Hold): Hold {
+	return (name, attributes, html, head) => {
+		const hash = hashOf(html);
+		const known = [...root.querySelectorAll<HTMLElement>('[data-anbau-woven]')].find(
+			({ dataset }) =>
+				dataset.anbauWoven === hash &&
+				dataset.anbauPiece === attributes['data-anbau-piece'] &&
+				dataset.anbauPlacement === attributes['data-anbau-placement']
+		);
+		if (!known) return make(name, attributes, html, head);
+		known.removeAttribute('data-anbau-woven');
+		if (prepare(known)) return styled(known);
+		known.remove();
+		return null;
+	};
+}
+
+/** Takes out what a server wove in and is no longer to be shown. */
+export function clearWoven(root: Document): void {
+	for (const old of root.querySelectorAll('[data-anbau-woven], [data-anbau-made="tabs"]')) old.remove();
+}
