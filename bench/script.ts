@@ -13,7 +13,7 @@ export function benchScript(): Result[] {
 		limited('script with tabs and messages, brotli', sum(['anbau', 'anbau-tabs']), 4096),
 		limited(
 			'script with everything loaded, brotli',
-			sum(['anbau', 'anbau-tabs', 'anbau-opening', 'anbau-values']),
+			sum(['anbau', 'anbau-tabs', 'anbau-opening', 'anbau-values', 'anbau-theme']),
 			9216
 		)
 	];

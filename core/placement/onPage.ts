@@ -1,4 +1,4 @@
-import type { Device, TextPlace } from '@anbau/core/pieces';
+import type { TextPlace } from '@anbau/core/pieces';
 import type { EdgeEntry, HookEntry, PageDocument, TabEntry } from './document.js';
 
 /** What the storefront's script and the weave do alike, so that both make the same page. Plain functions, no DOM. */
@@ -6,27 +6,24 @@ import type { EdgeEntry, HookEntry, PageDocument, TabEntry } from './document.js
 /** The attributes of an element that holds a piece. */
 export type Attributes = Record<string, string>;
 
-const DEVICE_NAMES: readonly Device[] = ['phone', 'tablet', 'desktop'];
+/** What every element that holds a piece says: whose it is, and which devices it is for; the style hides it on others. */
+const held = (name: string, piece = '', placement = '', devices: readonly string[] = []): Attributes => ({
+	class: `anbau anbau-${name}`,
+	'data-anbau-piece': piece,
+	'data-anbau-placement': placement,
+	'data-anbau-devices': devices.join(' ')
+});
 
-/** Classes that hide an element on the devices that it is not for. */
-export function deviceClasses(devices: readonly string[] | undefined): string[] {
-	return devices
-		? DEVICE_NAMES.filter((device) => !devices.includes(device)).map((device) => `anbau-not-${device}`)
-		: [];
-}
-
-const styled = (properties: Record<string, string | undefined>): Attributes => {
-	const written = JSON.stringify(properties);
-	return written === '{}' ? {} : { 'data-anbau-style': written };
-};
+/** Custom properties, which a policy forbids as an attribute of their own. */
+const styled = (properties: Record<string, string | undefined>): Attributes => ({
+	'data-anbau-style': JSON.stringify(properties)
+});
 
 /** The element that holds a piece on a hook or in the text. */
 export function slotAttributes({ piece, placement, width, devices, padding, maxWidth }: HookEntry): Attributes {
 	return {
-		class: ['anbau', 'anbau-slot', `anbau-${width}`, ...deviceClasses(devices)].join(' '),
-		'data-anbau-piece': piece,
-		'data-anbau-placement': placement,
-		...styled({ '--anbau-side': padding, '--anbau-most': maxWidth === undefined ? undefined : `${maxWidth}px` })
+		...held(`slot anbau-${width}`, piece, placement, devices),
+		...(padding || maxWidth ? styled({ '--anbau-side': padding, '--anbau-most': maxWidth ? `${maxWidth}px` : undefined }) : {})
 	};
 }
 
@@ -40,22 +37,15 @@ export function edgeAttributes({
 	insetBlock,
 	reveal
 }: EdgeEntry): Attributes {
-	const waits = reveal > 0 ? ['anbau-waits'] : [];
 	return {
-		class: ['anbau', 'anbau-slot', 'anbau-edge', `anbau-at-${edge}`, ...deviceClasses(devices), ...waits].join(' '),
-		'data-anbau-piece': piece,
-		'data-anbau-placement': placement,
+		...held(`slot anbau-edge anbau-at-${edge}${reveal > 0 ? ' anbau-waits' : ''}`, piece, placement, devices),
 		...styled({ '--anbau-inset-inline': `${insetInline}px`, '--anbau-inset-block': `${insetBlock}px` })
 	};
 }
 
 /** The panel of a piece's tab. */
 export function panelAttributes({ piece, placement, slug, devices }: TabEntry): Attributes {
-	return {
-		class: ['anbau', 'anbau-panel', ...deviceClasses(devices)].join(' '),
-		'data-anbau-piece': piece ?? '',
-		'data-anbau-placement': `${placement ?? ''} ${slug}`
-	};
+	return held('panel', piece, `${placement} ${slug}`, devices);
 }
 
 /** A short hash of a piece's HTML, by which the script sees that what was woven in is what it would place. */

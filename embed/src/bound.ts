@@ -25,7 +25,7 @@ export function byBinding(root: Document, bindings: Readonly<Record<string, Hook
 			const holder = root.createElement('div');
 			holder.className = 'anbau-hook';
 			holder.dataset.anbauMade = hook;
-			putIn(holder, found.element, found.position);
+			found.element[METHODS[found.position]](holder);
 			made.push(holder);
 			return holder;
 		},
@@ -35,9 +35,4 @@ export function byBinding(root: Document, bindings: Readonly<Record<string, Hook
 	};
 }
 
-function putIn(holder: Element, element: Element, position: Binding['position']): void {
-	if (position === 'before') element.before(holder);
-	else if (position === 'after') element.after(holder);
-	else if (position === 'first') element.prepend(holder);
-	else element.append(holder);
-}
+const METHODS = { before: 'before', after: 'after', first: 'prepend', last: 'append' } as const;

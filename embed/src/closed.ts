@@ -1,39 +1,17 @@
-import { hashOf } from '@anbau/core/placement/onPage';
+import type { Memory } from './memory.js';
 
-const STORED = 'anbau-closed';
-/** How many closed messages a browser remembers. */
+const CLOSED = 'closed';
+/** How many closed messages a browser remembers, and how much of each. */
 const REMEMBERED = 100;
-
-interface Entry {
-	piece: string;
-	html: string;
-}
+const WORDS = 300;
 
 /** What a closed message is remembered by: its words, so that it comes back when they change. */
-function idOf({ piece, html }: Entry): string {
-	return `${piece}:${hashOf(html.replace(/<[^>]*>/g, ''))}`;
-}
+export const wordsOf = ({ piece, html }: { piece: string; html: string }): string =>
+	`${piece}:${html.replace(/<[^>]*>/g, '').slice(0, WORDS)}`;
 
-function closed(): string[] {
-	try {
-		const stored: unknown = JSON.parse(localStorage.getItem(STORED) ?? '[]');
-		return Array.isArray(stored) ? stored.map(String) : [];
-	} catch {
-		// A browser that lets nothing be stored shows the message again.
-		return [];
-	}
-}
+/** Whether the visitor closed the message of these words. */
+export const isClosed = ({ recall }: Memory, words: string): boolean => recall<string[]>(CLOSED, []).includes(words);
 
-/** Whether the visitor closed this message. */
-export function isClosed(entry: Entry): boolean {
-	return closed().includes(idOf(entry));
-}
-
-/** Remembers that the visitor closed this message. */
-export function remember(entry: Entry): void {
-	try {
-		localStorage.setItem(STORED, JSON.stringify([...closed(), idOf(entry)].slice(-REMEMBERED)));
-	} catch {
-		// It is closed for this page at least.
-	}
-}
+/** Remembers that the visitor closed the message of these words. */
+export const remember = ({ recall, keep }: Memory, words: string): void =>
+	keep(CLOSED, [...recall<string[]>(CLOSED, []), words].slice(-REMEMBERED));

@@ -1,8 +1,8 @@
 /** What a selector finds first in the theme's own part of a page; one that cannot be read finds nothing. */
-export function foundBy(root: Document, selector: string): Element | null {
+export function foundBy(root: Document, selector: string): Element | undefined {
 	try {
-		return [...root.querySelectorAll(selector)].find((element) => !element.closest('.anbau')) ?? null;
+		return [...root.querySelectorAll(selector)].find((element) => !element.closest('.anbau'));
 	} catch {
-		return null;
+		return undefined;
 	}
 }

@@ -1,14 +1,15 @@
 import type { PageDocument } from '@anbau/core/placement';
-import { isClosed, remember } from './closed.js';
+import { isClosed, remember, wordsOf } from './closed.js';
+import type { Memory } from './memory.js';
 
 /** Wires what opens, closes and leafs inside placed pieces. */
-export type Wire = (nodes: readonly Element[], found: PageDocument) => void;
+export type Wire = (nodes: readonly Element[], found: PageDocument, memory: Memory) => void;
 
-export const wire: Wire = (nodes, found) => {
+export const wire: Wire = (nodes, found, memory) => {
 	const all = (selector: string) => nodes.flatMap((node) => [...node.querySelectorAll<HTMLElement>(selector)]);
 	all('[data-anbau-accordion]').forEach(accordion);
 	all('[data-anbau-dialog]').forEach(dialog);
-	all('[data-anbau-closable]').forEach((message) => closable(message, found));
+	all('[data-anbau-closable]').forEach((message) => closable(message, found, memory));
 	all('[data-anbau-pictures]').forEach(pictures);
 	panels = all('details[data-anbau-panel]');
 	openNamed();
@@ -63,7 +64,7 @@ function dialog(opener: HTMLElement): void {
 }
 
 /** What the visitor can close; closed once, it stays closed. */
-function closable(message: HTMLElement, { hooks, text, edges }: PageDocument): void {
+function closable(message: HTMLElement, { hooks, text, edges }: PageDocument, memory: Memory): void {
 	const slot = message.closest<HTMLElement>('.anbau-slot');
 	const entry = [...Object.values(hooks).flat(), ...text, ...edges].find(
 		({ piece }) => piece === slot?.dataset.anbauPiece
@@ -73,9 +74,10 @@ function closable(message: HTMLElement, { hooks, text, edges }: PageDocument): v
 		slot?.replaceChildren();
 		slot?.classList.add('anbau-closed');
 	};
-	if (entry && isClosed(entry)) close();
+	const words = entry && wordsOf(entry);
+	if (words && isClosed(memory, words)) close();
 	message.querySelector('[data-anbau-close]')?.addEventListener('click', () => {
-		if (entry) remember(entry);
+		if (words) remember(memory, words);
 		close();
 	});
 }

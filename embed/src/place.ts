@@ -1,6 +1,7 @@
 import { slotAttributes } from '@anbau/core/placement/onPage';
-import type { PageDocument } from '@anbau/core/placement';
+import type { HookEntry, PageDocument } from '@anbau/core/placement';
 import type { Finder } from './finder.js';
+import { nodesOf } from './page.js';
 import type { Hold } from './slots.js';
 
 /** What was placed on a page. */
@@ -8,6 +9,10 @@ export interface Placed {
 	root: Document;
 	finder: Finder;
 	hold: Hold;
+	/** Makes the element of an entry; null when nothing of it is to be shown. */
+	slot(entry: HookEntry): HTMLElement | null;
+	/** HTML of the document as nodes. */
+	nodesOf: typeof nodesOf;
 	/** Hooks of the document that the page does not have. */
 	missing: string[];
 	/** What holds a piece. */
@@ -17,18 +22,20 @@ export interface Placed {
 	/** Takes everything out again and gives the theme its own back. */
 	undo(): void;
 	/** Adds something that was placed, and how to take it out. */
-	add(node: Element, undo: () => void): void;
+	add(node: Element, undo: () => unknown): void;
 }
 
 /** Places the pieces that hang on hooks between parts of the page. A hook that the page lacks is skipped. */
 export function place({ style, hooks }: PageDocument, root: Document, finder: Finder, hold: Hold): Placed {
 	const nodes: Element[] = [];
-	const undos: (() => void)[] = [];
+	const undos: (() => unknown)[] = [];
 	const missing: string[] = [];
 	const placed: Placed = {
 		root,
 		finder,
 		hold,
+		slot: (entry) => hold('div', slotAttributes(entry), entry.html),
+		nodesOf,
 		missing,
 		nodes,
 		isLost: () => nodes.some((node) => !node.isConnected) || missing.some((hook) => finder.at(hook)),
@@ -47,7 +54,7 @@ export function place({ style, hooks }: PageDocument, root: Document, finder: Fi
 		if (!holder) missing.push(hook);
 		else {
 			for (const entry of entries) {
-				const slot = hold('div', slotAttributes(entry), entry.html);
+				const slot = placed.slot(entry);
 				if (!slot) continue;
 				holder.append(slot);
 				placed.add(slot, () => slot.remove());

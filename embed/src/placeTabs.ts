@@ -20,36 +20,33 @@ export function placeTabs(
 		return;
 	}
 	const strip = strips?.stripAt(element, tabs) ?? markedStrip(element, '[data-anbau-tab]');
-	const added: HTMLElement[] = [];
-	const hidden: HTMLElement[] = [];
 	const shown: StripTab[] = [];
 	for (const tab of tabs) {
+		const icon = tab.icon && placed.nodesOf(tab.icon);
 		if (isOfPiece(tab)) {
 			const panel = placed.hold('section', panelAttributes(tab), tab.html ?? '', tab.heading);
-			if (panel) {
-				added.push(panel);
-				shown.push({ ...tab, panel });
-			}
+			if (!panel) continue;
+			strip.home.append(panel);
+			placed.add(panel, () => panel.remove());
+			shown.push({ ...tab, icon, panel });
 			continue;
 		}
 		const own = strip.tabs.find((one) => isMeant(one, tab));
 		if (!own) continue;
+		const { panel } = own;
 		strip.tabs.splice(strip.tabs.indexOf(own), 1);
-		if (tab.hidden) hidden.push(own.panel);
-		else shown.push({ ...tab, panel: own.panel });
+		if (!tab.hidden) shown.push({ ...tab, icon, panel });
+		else if (!panel.hidden) {
+			panel.hidden = true;
+			placed.add(panel, () => (panel.hidden = false));
+		}
 	}
 	// Panels of the theme that Anbau was never told of stay, behind the others.
-	shown.push(...strip.tabs);
-	const closed = hidden.filter((panel) => !panel.hidden);
-	for (const panel of closed) panel.hidden = true;
-	strip.home.append(...added);
-	const undo = buildStrip(strip, shown, accordionBelow);
+	const undo = buildStrip(strip, [...shown, ...strip.tabs], accordionBelow);
 	placed.add(strip.container, () => {
 		undo();
-		for (const panel of closed) panel.hidden = false;
 		strip.undo?.();
 	});
-	for (const panel of added) placed.add(panel, () => panel.remove());
 }
 
 const isOfPiece = (tab: TabEntry): boolean => tab.source === 'piece';

@@ -1,4 +1,4 @@
-import { edgeAttributes, isHeadingName, placesInText, slotAttributes } from '@anbau/core/placement/onPage';
+import { edgeAttributes, isHeadingName, placesInText } from '@anbau/core/placement/onPage';
 import type { EdgeEntry, PageDocument, TextEntry } from '@anbau/core/placement';
 import { foundBy } from './foundBy.js';
 import type { Placed } from './place.js';
@@ -19,9 +19,7 @@ function movePart(
 ): void {
 	const part = foundBy(placed.root, from);
 	if (!part) return;
-	const holder =
-		placed.nodes.find((node) => node.parentElement?.matches(`[data-anbau-hook="${hook}"],[data-anbau-made="${hook}"]`))
-			?.parentElement ?? placed.finder.holder(hook);
+	const holder = placed.finder.holder(hook);
 	if (!holder || part.contains(holder)) return;
 	const later = (hooks[hook] ?? [])
 		.filter((entry) => entry.priority >= priority)
@@ -47,7 +45,7 @@ function placeInText(placed: Placed, text: TextEntry[]): void {
 	const headings = own.map(({ tagName }) => isHeadingName(tagName));
 	for (const entry of text) {
 		for (const at of placesInText(headings, entry)) {
-			const slot = placed.hold('div', slotAttributes(entry), entry.html);
+			const slot = placed.slot(entry);
 			if (!slot) continue;
 			const next = own[at];
 			if (next) next.before(slot);
@@ -78,15 +76,13 @@ function placeAtEdges(placed: Placed, edges: EdgeEntry[]): void {
 			);
 		}
 	};
-	addEventListener('scroll', look, { passive: true });
+	addEventListener('scroll', look);
 	addEventListener('resize', look);
 	look();
-	const [first] = slots;
-	if (first)
-		placed.add(first.slot, () => {
-			removeEventListener('scroll', look);
-			removeEventListener('resize', look);
-		});
+	placed.add(root.body, () => {
+		removeEventListener('scroll', look);
+		removeEventListener('resize', look);
+	});
 }
 
 /** The button that buys: the one by which the theme sends the form at its hooks. */

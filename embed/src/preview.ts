@@ -1,5 +1,6 @@
 import type { PageDocument } from '@anbau/core/placement';
 import { byBinding } from './bound.js';
+import { memory } from './memory.js';
 import { wire } from './opening.js';
 import { place, type Placed } from './place.js';
 import { placeElsewhere } from './places.js';
@@ -24,7 +25,7 @@ function show({ document: found, focus }: Order): void {
 	placed = place(found, document, byBinding(document, found.bindings), hold);
 	placeElsewhere(placed, found);
 	placeTabs(placed, found, strips);
-	wire(placed.nodes, found);
+	wire(placed.nodes, found, memory);
 	parent.postMessage({ anbau: 'shown', missing: placed.missing }, '*');
 	if (focus !== null) lookAt(focus, openTab ?? null);
 }

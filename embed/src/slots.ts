@@ -15,11 +15,8 @@ export function holding(root: Document, prepare: Prepare): Hold {
 		const element = root.createElement(name);
 		for (const [key, value] of Object.entries(attributes)) element.setAttribute(key, value);
 		if (head) {
-			const label = root.createElement('h2');
-			label.className = 'anbau-label';
-			label.dataset.anbauLabel = '';
-			label.textContent = head;
-			element.append(label);
+			element.append(nodesOf('<h2 class="anbau-label" data-anbau-label></h2>'));
+			element.children[0]?.append(head);
 		}
 		element.append(nodes);
 		return styled(element);

@@ -34,15 +34,10 @@ export interface Strips {
 export function stripAt(element: Element, tabs: TabEntry[]): HouseStrip {
 	const strip = element.querySelector('[data-anbau-tab]') ? null : understand(element);
 	if (!strip) return element.hasAttribute('data-anbau-hook') ? inMarker(element) : below(element);
-	const isSame = tabs.every(({ source, hidden, icon, ...tab }, i) => {
+	const isSame = tabs.every((tab, i) => {
 		const own = strip.tabs[i];
-		return (
-			source === 'house' &&
-			!hidden &&
-			!icon &&
-			own?.isBound?.({ source, hidden, icon, ...tab }) &&
-			own.heading === tab.heading
-		);
+		const isAsBrought = tab.source === 'house' && !tab.hidden && !tab.icon && own?.heading === tab.heading;
+		return isAsBrought && own.isBound?.(tab);
 	});
 	if (!isSame) return strip;
 	strip.undo?.();
@@ -55,7 +50,7 @@ function inMarker(container: Element): HouseStrip {
 
 /** A strip of our own below an element. */
 function below(element: Element): HouseStrip {
-	const holder = element.ownerDocument.createElement('div');
+	const holder = document.createElement('div');
 	holder.className = 'anbau-hook';
 	holder.dataset.anbauMade = 'tabs-below';
 	element.after(holder);
@@ -128,16 +123,14 @@ function slugOf(label: string): string {
 function ariaTabs(container: Element): Reading | null {
 	const tabs = [...container.querySelectorAll('[role="tab"][aria-controls]')];
 	if (tabs.length === 0) return null;
-	const panel = (tab: Element) => container.ownerDocument.getElementById(tab.getAttribute('aria-controls') ?? '');
+	const panel = (tab: Element) => document.getElementById(tab.getAttribute('aria-controls') ?? '');
 	const list = tabs[0]?.closest('[role="tablist"]');
 	return { pairs: tabs.map((tab) => [labelOf(tab), panel(tab)]), controls: list ? [list] : tabs };
 }
 
 /** `details` with a `summary`, exclusive ones too. */
 function details(container: Element): Reading | null {
-	const all = [...container.querySelectorAll('details')].filter(
-		(one) => !one.parentElement?.closest('details') && one.querySelector(':scope > summary')
-	);
+	const all = [...container.querySelectorAll('details')].filter((one) => one.matches(':has(> summary):not(details *)'));
 	if (all.length === 0) return null;
 	const summary = (one: Element) => one.querySelector(':scope > summary');
 	return {
@@ -161,14 +154,12 @@ function details(container: Element): Reading | null {
 
 /** Radio buttons with labels that show one of several panels by CSS. */
 function radios(container: Element): Reading | null {
-	const inputs = [...container.querySelectorAll<HTMLInputElement>('input[type="radio"]')];
+	const inputs = [...container.querySelectorAll<HTMLInputElement>('[type="radio"]')];
 	const labels = inputs.map((input) => input.labels?.[0]);
 	const parent = inputs[0]?.parentElement;
 	if (inputs.length < 2 || !parent || labels.some((label) => !label)) return null;
-	const isControl = (one: Element) =>
-		one.matches('input, label, script, style') || one.querySelector('input[type="radio"], label[for]') !== null;
 	const rest = [...parent.children, ...(parent === container ? [] : container.children)].filter(
-		(one) => !isControl(one)
+		(one) => !one.matches('input, label, script, style, :has([type="radio"], label[for])')
 	);
 	const group = [rest, ...rest.map((one) => [...one.children])].find((list) => list.length === inputs.length);
 	if (!group) return null;
@@ -180,13 +171,10 @@ function radios(container: Element): Reading | null {
 
 /** Links to sections of the same page. */
 function anchors(container: Element): Reading | null {
-	const target = (link: Element) => {
-		const id = decodeURIComponent(link.getAttribute('href')?.slice(1) ?? '');
-		return id === '' ? null : container.querySelector(`#${CSS.escape(id)}`);
-	};
-	const links = [...container.querySelectorAll('a[href^="#"]')].filter((link) => target(link));
-	const panels = new Set(links.map(target));
-	const outside = links.filter((link) => ![...panels].some((panel) => panel?.contains(link)));
+	const target = (link: HTMLAnchorElement) =>
+		link.hash === '' ? null : container.querySelector(`#${CSS.escape(link.hash.slice(1))}`);
+	const links = [...container.querySelectorAll<HTMLAnchorElement>('a[href^="#"]')].filter((link) => target(link));
+	const outside = links.filter((link) => !links.some((other) => target(other)?.contains(link)));
 	if (outside.length < 2) return null;
 	const list = outside[0]?.closest('ul, ol, nav');
 	const holdsAll = list && outside.every((link) => list.contains(link));
@@ -223,5 +211,5 @@ function headings(container: Element): Reading | null {
 function wrapOf(head: Element, isNext: (node: Node) => boolean) {
 	const nodes: ChildNode[] = [];
 	for (let node = head.nextSibling; node && !isNext(node); node = node.nextSibling) nodes.push(node);
-	return { wrap: head.ownerDocument.createElement('section'), head, nodes };
+	return { wrap: document.createElement('section'), head, nodes };
 }

@@ -1,11 +1,8 @@
-import { nodesOf } from './page.js';
-
 /** A tab to be made: its label, and the panel that it shows. */
 export interface StripTab {
 	slug: string;
 	heading: string;
-	/** SVG. */
-	icon?: string | null;
+	icon?: Node | string | null | undefined;
 	panel: HTMLElement;
 }
 
@@ -113,7 +110,8 @@ class Strip {
 				// The order of the tabs becomes the order of the page.
 				if (last) last.after(head);
 				else panel.before(head);
-				head.className = `anbau anbau-head ${deviceClassesOf(panel)}`.trim();
+				head.className = 'anbau anbau-head';
+				alike(head, panel);
 				head.append(button);
 				head.after(panel);
 				last = panel;
@@ -132,9 +130,9 @@ class Strip {
 	}
 }
 
-/** The classes by which a panel is hidden on some devices. */
-const deviceClassesOf = ({ classList }: Element) =>
-	[...classList].filter((name) => name.startsWith('anbau-not-')).join(' ');
+/** Shows a part of a tab on the devices that its panel is for. */
+const alike = (part: Element, panel: Element) =>
+	set(part, { 'data-anbau-devices': panel.getAttribute('data-anbau-devices') });
 
 /** Whether this device shows a panel at all, be it open or closed. */
 const isShown = (panel: Element) => getComputedStyle(panel).display !== 'none';
@@ -152,9 +150,9 @@ function buttonOf(tab: StripTab): HTMLButtonElement {
 	const button = document.createElement('button');
 	button.type = 'button';
 	button.id = `anbau-tab-${++strips}-${tab.slug}`;
-	button.className = `anbau-tab ${deviceClassesOf(tab.panel)}`.trim();
-	if (tab.icon) button.append(nodesOf(tab.icon));
-	button.append(tab.heading);
+	button.className = 'anbau-tab';
+	alike(button, tab.panel);
+	button.append(tab.icon ?? '', tab.heading);
 	return button;
 }
 
@@ -182,12 +180,8 @@ function neighbour(tabs: Made[], event: KeyboardEvent): Made | undefined {
 	const shown = tabs.filter((tab) => tab.button.offsetParent !== null);
 	const at = shown.findIndex((tab) => tab.button === event.target);
 	if (at < 0) return undefined;
-	const steps: Record<string, number> = {
-		ArrowRight: at + 1,
-		ArrowLeft: at - 1 + shown.length,
-		Home: 0,
-		End: shown.length - 1
-	};
+	// Counted from the end where negative.
+	const steps: Record<string, number> = { ArrowRight: at + 1, ArrowLeft: at - 1, Home: 0, End: -1 };
 	const to = steps[event.key];
-	return to === undefined ? undefined : shown[to % shown.length];
+	return to === undefined ? undefined : shown.at(to % shown.length);
 }

@@ -1,5 +1,7 @@
 import type { PageDocument } from '@anbau/core/placement';
 import { offerOf, type Offer } from './offer.js';
+import { formatted } from './formatted.js';
+import type { Memory } from './memory.js';
 import { fillRecent, rememberVisit } from './recent.js';
 import type { Prepare } from './slots.js';
 
@@ -11,14 +13,14 @@ export interface Values {
 }
 
 /** Makes ready what the visitor's browser knows better than the server: price and stock of the page itself, visits. */
-export function valuesOf(found: PageDocument, root: Document): Values {
+export function valuesOf(found: PageDocument, root: Document, memory: Memory): Values {
 	const offer = offerOf(root);
-	if (found.remembers && offer && found.page.kind === 'product') rememberVisit(found.page.key, offer);
+	if (found.remembers && offer && found.page.kind === 'product') rememberVisit(memory, found.page.key, offer);
 	return {
 		prepare: (nodes) => {
 			for (const span of nodes.querySelectorAll<HTMLElement>('[data-anbau-value]')) fill(span, offer, found.locale);
 			for (const list of nodes.querySelectorAll<HTMLElement>('[data-anbau-recent]')) {
-				if (!fillRecent(list, found.page.key, found.locale)) leave(list);
+				if (!fillRecent(memory, list, found.page.key, found.locale)) leave(list);
 			}
 			for (const time of nodes.querySelectorAll<HTMLElement>('[data-anbau-until]')) tick(time, found.locale);
 			return hasContent(nodes);
@@ -65,26 +67,20 @@ function fill(span: HTMLElement, offer: Offer | null, locale: string): void {
 	}
 	const { price, currency } = offer;
 	if (price === null || !/^[A-Z]{3}$/.test(currency) || name === 'listPrice') return;
+	const whole = { minimumFractionDigits: 0, maximumFractionDigits: 0 };
 	const money = (amount: number) =>
-		new Intl.NumberFormat(locale, {
-			style: 'currency',
-			currency,
-			...(format === 'whole' ? { minimumFractionDigits: 0, maximumFractionDigits: 0 } : {})
-		}).format(amount);
+		formatted(amount, locale, { style: 'currency', currency, ...(format === 'whole' && whole) });
 	if (name === 'price') span.textContent = money(price);
 	else if (list !== undefined) {
 		const saving = Number(list) - price;
 		if (saving <= 0) leave(span);
 		else if (name === 'saving') span.textContent = money(saving);
-		else
-			span.textContent = new Intl.NumberFormat(locale, { style: 'percent' }).format(
-				Math.floor((100 * saving) / Number(list)) / 100
-			);
+		else span.textContent = formatted(Math.floor((100 * saving) / Number(list)) / 100, locale, { style: 'percent' });
 	}
 }
 
 function counted(count: number, forms: string | undefined, locale: string): string {
-	const number = new Intl.NumberFormat(locale).format(count);
+	const number = formatted(count, locale);
 	if (forms === undefined) return number;
 	const known = JSON.parse(forms) as Record<string, string>;
 	const form = known[`=${count}`] ?? known[new Intl.PluralRules(locale).select(count)] ?? known.other ?? '#';
@@ -96,7 +92,7 @@ function tick(time: HTMLElement, locale: string): void {
 	const minutes = Math.ceil((Date.parse(time.dataset.anbauUntil ?? '') - Date.now()) / 60_000);
 	if (!(minutes > 0)) return leave(time);
 	const unit = (value: number, name: string) =>
-		new Intl.NumberFormat(locale, { style: 'unit', unit: name, unitDisplay: 'short' }).format(value);
+		formatted(value, locale, { style: 'unit', unit: name, unitDisplay: 'short' });
 	const parts = [
 		...(minutes >= 60 ? [unit(Math.floor(minutes / 60), 'hour')] : []),
 		...(minutes % 60 > 0 ? [unit(minutes % 60, 'minute')] : [])

@@ -1,8 +1,8 @@
 import { hashOf } from '@anbau/core/placement/onPage';
-import { styled, type Hold, type Prepare } from './slots.js';
+import type { Hold, Prepare, styled } from './slots.js';
 
 /** Takes the elements that a server wove in, where they hold the very piece in the very words, and makes the others. */
-export function adopting(root: Document, prepare: Prepare, make: Hold): Hold {
+export function adopting(root: Document, prepare: Prepare, make: Hold, style: typeof styled): Hold {
 	return (name, attributes, html, head) => {
 		const hash = hashOf(html);
 		const known = [...root.querySelectorAll<HTMLElement>('[data-anbau-woven]')].find(
@@ -13,7 +13,7 @@ export function adopting(root: Document, prepare: Prepare, make: Hold): Hold {
 		);
 		if (!known) return make(name, attributes, html, head);
 		known.removeAttribute('data-anbau-woven');
-		if (prepare(known)) return styled(known);
+		if (prepare(known)) return style(known);
 		known.remove();
 		return null;
 	};

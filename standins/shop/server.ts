@@ -1,22 +1,27 @@
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import { createServer, type ServerResponse } from 'node:http';
+import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import { catalogueCsv } from '@anbau/demo/products';
-import { categoryPage, homePage, plainPage } from './otherPages.js';
+import { accountForm, cookieFor, visitOf } from './account.js';
+import { ARTICLES } from './articles.js';
+import { hollow } from './hollow/theme.js';
+import type { Html } from './html.js';
+import { meadow } from './meadow/theme.js';
 import { productPicture } from './picture.js';
-import { productPage } from './productPage.js';
 import { openShop } from './shop.js';
-import { contentPolicy, renderPage, type ThemePage } from './theme.js';
+import { stripPage } from './strips.js';
+import { contentPolicy, documentOf, pageAt, type Visit } from './theme.js';
 
-/** The shop stand-in: a storefront on its own origin, with its own catalogue and theme. */
+/** The shop stand-in: a storefront on its own origin, with its own catalogue and two themes. */
 const port = Number(process.env.PORT ?? 4320);
-const shop = openShop(
-	process.env.SHOP_URL ?? `http://127.0.0.1:${port}`,
-	process.env.ANBAU_URL ?? '',
-	process.env.STORE_KEY ?? ''
-);
-const css = readFileSync(join(import.meta.dirname, 'shop.css'), 'utf8');
+const shop = openShop({
+	url: process.env.SHOP_URL ?? `http://127.0.0.1:${port}`,
+	anbauUrl: process.env.ANBAU_URL ?? '',
+	storeKey: process.env.STORE_KEY ?? '',
+	visitorSecret: process.env.VISITOR_SECRET ?? ''
+});
+const asset = (name: string) => readFileSync(join(import.meta.dirname, name), 'utf8');
 const mark =
 	'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 32 32"><circle cx="16" cy="16" r="15" fill="#1f5a41"/><path d="M16 25V12M16 16c-6 0-7-4-7-7 5 0 7 3 7 7zM16 13c6 0 7-4 7-7-5 0-7 3-7 7z" stroke="#fff" stroke-width="2" fill="none"/></svg>';
 
@@ -31,18 +36,18 @@ function send(response: ServerResponse, status: number, type: string, body: stri
 	response.end(body);
 }
 
-function pageAt(path: string): ThemePage | null {
-	const [, section = '', ...rest] = path.split('/');
-	const id = rest.join('/');
-	if (section === '') return homePage(shop);
-	if (section === 'cart') return plainPage('cart');
-	if (section === 'pages') return plainPage(id);
-	if (section === 'products') {
-		const product = shop.products.get(id);
-		return product ? productPage(shop, product) : null;
-	}
-	const category = section === 'category' ? shop.categories.find((one) => one.key === id) : undefined;
-	return category ? categoryPage(shop, category) : null;
+/** The product on whose pages the matrix of tab strips stands. */
+const STRIP_PRODUCT = 'carrot-amber-row';
+
+function frameAt(path: string, visit: Visit): Html | null {
+	const own = path.slice(1);
+	if (own === 'account')
+		return hollow.frame(shop, { title: 'Account', kind: 'plain', id: 'account', main: accountForm(visit) }, visit);
+	const product = shop.products.get(STRIP_PRODUCT);
+	if (own.startsWith('strips/') && product) return stripPage(shop, own.slice('strips/'.length), product, visit);
+	const theme = own === meadow.path || own.startsWith(`${meadow.path}/`) ? meadow : hollow;
+	const page = pageAt(shop, theme.pages, own.slice(theme.path.length).replace(/^\//, ''));
+	return page && theme.frame(shop, page, visit);
 }
 
 function sitemap(): string {
@@ -50,10 +55,12 @@ function sitemap(): string {
 		'/',
 		'/pages/delivery',
 		'/pages/contact',
+		...ARTICLES.map(({ slug }) => `/articles/${slug}`),
 		...shop.categories.map(({ key }) => `/category/${key}`),
 		...[...shop.products.keys()].map((key) => `/products/${key}`)
 	];
-	const urls = paths.map((path) => `<url><loc>${shop.url}${path}</loc></url>`).join('');
+	const all = [...paths, ...paths.map((path) => `/${meadow.path}${path}`)];
+	const urls = all.map((path) => `<url><loc>${shop.url}${path}</loc></url>`).join('');
 	return `<?xml version="1.0" encoding="UTF-8"?><urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">${urls}</urlset>`;
 }
 
@@ -66,26 +73,38 @@ function feed(known: string | undefined, response: ServerResponse): void {
 	else send(response, 200, 'text/csv', csv);
 }
 
-function answer(path: string, response: ServerResponse): void {
+const ASSETS: Record<string, [type: string, body: string]> = {
+	'/assets/hollow.css': ['text/css', asset('hollow.css')],
+	'/assets/meadow.css': ['text/css', asset('meadow.css')],
+	'/assets/meadow.js': ['text/javascript', asset('meadow.js')],
+	'/assets/mark.svg': ['image/svg+xml', mark]
+};
+
+async function answer(path: string, request: IncomingMessage, response: ServerResponse): Promise<void> {
 	const picture = /^\/images\/(.+)\.svg$/.exec(path)?.[1];
 	const product = picture === undefined ? undefined : shop.products.get(picture);
 	if (product) return send(response, 200, 'image/svg+xml', productPicture(product));
-	if (path === '/assets/shop.css') return send(response, 200, 'text/css', css);
-	if (path === '/assets/mark.svg') return send(response, 200, 'image/svg+xml', mark);
+	const known = Object.hasOwn(ASSETS, path) ? ASSETS[path] : undefined;
+	if (known) return send(response, 200, ...known);
 	if (path === '/sitemap.xml') return send(response, 200, 'application/xml', sitemap());
-	const page = pageAt(path);
-	if (page) return send(response, 200, 'text/html', renderPage(shop, page));
+	if (path === '/export/catalog.csv') return feed(request.headers['if-none-match'], response);
+	if (path === '/account' && request.method === 'POST') return signIn(request, response);
+	const page = frameAt(path, await visitOf(shop, request.headers.cookie));
+	if (page) return send(response, 200, 'text/html', documentOf(page));
 	send(response, 404, 'text/plain', 'There is nothing here.');
 }
 
+async function signIn(request: IncomingMessage, response: ServerResponse): Promise<void> {
+	let form = '';
+	for await (const chunk of request) if (form.length < 1000) form += String(chunk);
+	const cookie = cookieFor(new URLSearchParams(form).get('group'));
+	response.writeHead(303, { location: '/account', 'set-cookie': cookie }).end();
+}
+
 const server = createServer((request, response) => {
-	try {
-		const path = decodeURIComponent(new URL(request.url ?? '/', shop.url).pathname);
-		if (path === '/export/catalog.csv') feed(request.headers['if-none-match'], response);
-		else answer(path, response);
-	} catch {
-		send(response, 400, 'text/plain', 'This address cannot be read.');
-	}
+	const work = async () =>
+		answer(decodeURIComponent(new URL(request.url ?? '/', shop.url).pathname), request, response);
+	work().catch(() => send(response, 400, 'text/plain', 'This address cannot be read.'));
 });
 server.listen(port, '127.0.0.1', () => process.send?.('ready'));
 for (const signal of ['SIGTERM', 'SIGINT', 'disconnect']) process.once(signal, () => process.exit(0));

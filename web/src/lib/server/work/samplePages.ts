@@ -9,7 +9,8 @@ export interface SamplePage {
 
 /** How many pages of each part of the shop are looked at. */
 const OF_EACH = 3;
-const MAX_PAGES = 24;
+const MAX_PAGES = 36;
+const FEW_PARTS = 6;
 const AT_ONCE = 4;
 
 /**
@@ -22,11 +23,7 @@ export async function samplePages(
 	signal: AbortSignal
 ): Promise<SamplePage[]> {
 	const mapped = await sitemapOf(storeUrl);
-	const parts = new Map<string, string[]>();
-	for (const url of mapped) {
-		const [, part = ''] = new URL(url).pathname.split('/');
-		parts.set(part, [...(parts.get(part) ?? []), url]);
-	}
+	const parts = partsOf(mapped);
 	const chosen = [products, ...parts.values()].flatMap(spreadOver);
 	const queue = [...new Set([storeUrl, ...chosen])].slice(0, MAX_PAGES);
 	const pages: SamplePage[] = [];
@@ -38,6 +35,22 @@ export async function samplePages(
 	};
 	await Promise.all(Array.from({ length: AT_ONCE }, work));
 	return pages.sort((a, b) => (a.url < b.url ? -1 : 1));
+}
+
+/** The pages of each part of a shop, by the first step of their path; a part of a few parts of its own is those. */
+function partsOf(urls: readonly string[], depth = 1): Map<string, string[]> {
+	const parts = new Map<string, string[]>();
+	for (const url of urls) {
+		const part = new URL(url).pathname.split('/').slice(0, depth + 1).join('/');
+		parts.set(part, [...(parts.get(part) ?? []), url]);
+	}
+	if (depth > 1) return parts;
+	return new Map(
+		[...parts].flatMap(([part, own]) => {
+			const inner = partsOf(own, depth + 1);
+			return inner.size > 1 && inner.size <= FEW_PARTS ? [...inner] : [[part, own] as const];
+		})
+	);
 }
 
 function spreadOver(list: readonly string[]): string[] {

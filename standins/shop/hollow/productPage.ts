@@ -1,7 +1,9 @@
 import type { DemoProduct } from '@anbau/demo/products';
-import { html, raw, type Html } from './html.js';
-import { priceText, productsIn, trailOf, type Shop } from './shop.js';
-import { hook, type ThemePage } from './theme.js';
+import { html, raw, type Html } from '../html.js';
+import { jsonLd } from '../jsonLd.js';
+import { priceText, relatedTo, rowsOf, trailOf, type Shop } from '../shop.js';
+import type { ThemePage } from '../theme.js';
+import { hook } from './hook.js';
 
 /** Tool pages come from an older layout that lacks these places. */
 const MISSING_ON_TOOLS = ['below-price', 'below-summary'];
@@ -10,9 +12,6 @@ export function productPage(shop: Shop, product: DemoProduct): ThemePage {
 	const trail = trailOf(product);
 	const missing = trail[0]?.key === 'tools' ? MISSING_ON_TOOLS : [];
 	const place = (id: string) => (missing.includes(id) ? html`` : hook(id));
-	const related = productsIn(shop, trail.at(-1)?.key ?? '')
-		.filter((one) => one.key !== product.key)
-		.slice(0, 4);
 	const main = html`
 		<nav class="trail" aria-label="You are here">
 			${trail.map(({ key, title }) => html`<a href="/category/${key}">${title}</a>`)}
@@ -24,11 +23,17 @@ export function productPage(shop: Shop, product: DemoProduct): ThemePage {
 		<section class="related">
 			${place('above-related')}
 			<h2>Related products</h2>
-			<div class="grid">${related.map((one) => productCard(one))}</div>
+			<div class="grid">${relatedTo(shop, product).map(productCard)}</div>
 			${place('below-related')}
 		</section>
 	`;
-	return { title: product.title, kind: 'product', id: product.key, head: jsonLd(shop, product), main };
+	return {
+		title: product.title,
+		kind: 'product',
+		id: product.key,
+		head: jsonLd(shop, product, `/products/${product.key}`),
+		main
+	};
 }
 
 /** Gallery, price, and everything round the button. */
@@ -72,31 +77,23 @@ function buyPart(product: DemoProduct, place: (id: string) => Html): Html {
 }
 
 function houseTabs(product: DemoProduct): Html {
-	const rows = Object.entries({
-		SKU: product.sku,
-		Brand: product.brand,
-		Material: product.attributes.material ?? '',
-		Hardiness: product.attributes.hardiness ?? ''
-	});
 	return html`
 		<section data-anbau-tab="description">
 			<h2 data-anbau-label>Description</h2>
 			${hook('text-start')}
-			<div class="text">${raw(product.description)}</div>
+			<div class="text" data-anbau-hook="text">${raw(product.description)}</div>
 			${hook('text-end')}
 		</section>
 		<section data-anbau-tab="details">
 			<h2 data-anbau-label>Details</h2>
 			<dl>
-				${rows
-					.filter(([, value]) => value)
-					.map(
-						([label, value]) =>
-							html`<div>
-								<dt>${label}</dt>
-								<dd>${value}</dd>
-							</div>`
-					)}
+				${rowsOf(product).map(
+					([label, value]) =>
+						html`<div>
+							<dt>${label}</dt>
+							<dd>${value}</dd>
+						</div>`
+				)}
 			</dl>
 		</section>
 		<section data-anbau-tab="delivery">
@@ -111,28 +108,4 @@ export function productCard(product: DemoProduct): Html {
 		><img src="/images/${product.key}.svg" alt="" width="280" height="280" loading="lazy" /><span>${product.title}</span
 		><b>${priceText(product.price)}</b></a
 	>`;
-}
-
-/** The product as schema.org data, as search engines read it. */
-function jsonLd(shop: Shop, product: DemoProduct): Html {
-	const data = {
-		'@context': 'https://schema.org',
-		'@type': 'Product',
-		name: product.title,
-		sku: product.sku,
-		description: product.summary,
-		image: `${shop.url}/images/${product.key}.svg`,
-		...(product.brand ? { brand: { '@type': 'Brand', name: product.brand } } : {}),
-		offers: {
-			'@type': 'Offer',
-			url: `${shop.url}/products/${product.key}`,
-			price: product.price,
-			priceCurrency: 'EUR',
-			availability: `https://schema.org/${product.availability}`,
-			inventoryLevel: { '@type': 'QuantitativeValue', value: product.stock }
-		}
-	};
-	return html`<script type="application/ld+json">
-		${raw(JSON.stringify(data).replace(/</g, '\\u003c'))}
-	</script>`;
 }

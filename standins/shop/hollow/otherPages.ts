@@ -1,10 +1,12 @@
-import { html } from './html.js';
+import { ARTICLES, articleText } from '../articles.js';
+import { html } from '../html.js';
+import { PLAIN } from '../plainPages.js';
+import { departmentsOf, productsIn, type Shop, type ShopCategory } from '../shop.js';
+import type { ThemePage } from '../theme.js';
+import { hook } from './hook.js';
 import { productCard } from './productPage.js';
-import { productsIn, type Shop, type ShopCategory } from './shop.js';
-import { hook, type ThemePage } from './theme.js';
 
 export function homePage(shop: Shop): ThemePage {
-	const top = shop.categories.filter((category) => category.parent === null);
 	const newest = [...shop.products.values()].sort((a, b) => (a.created < b.created ? 1 : -1)).slice(0, 8);
 	return {
 		title: 'Home',
@@ -13,7 +15,7 @@ export function homePage(shop: Shop): ThemePage {
 		main: html`
 			<h1>For gardens that are worked in</h1>
 			<ul class="departments">
-				${top.map(({ key, title }) => html`<li><a href="/category/${key}">${title}</a></li>`)}
+				${departmentsOf(shop).map(({ key, title }) => html`<li><a href="/category/${key}">${title}</a></li>`)}
 			</ul>
 			<h2>New here</h2>
 			<div class="grid">${newest.map(productCard)}</div>
@@ -39,17 +41,19 @@ export function categoryPage(shop: Shop, category: ShopCategory): ThemePage {
 	};
 }
 
-const PLAIN: Record<string, { title: string; text: string[] }> = {
-	delivery: {
-		title: 'Delivery',
-		text: [
-			'Parcels leave on every working day and arrive within three.',
-			'What is too large for a parcel comes by freight. The driver calls you the day before and brings it to the kerb.'
-		]
-	},
-	contact: { title: 'Contact', text: ['Our gardeners answer the telephone on every weekday until four.'] },
-	cart: { title: 'Basket', text: ['This shop is made up; nothing was put in a basket.'] }
-};
+export function articlePage(slug: string): ThemePage | null {
+	const article = ARTICLES.find((one) => one.slug === slug);
+	if (!article) return null;
+	return {
+		title: article.title,
+		kind: 'article',
+		id: slug,
+		main: html`<h1>${article.title}</h1>
+			${hook('text-start')}
+			<div class="text" data-anbau-hook="text">${articleText(article)}</div>
+			${hook('text-end')}`
+	};
+}
 
 export function plainPage(slug: string): ThemePage | null {
 	const page = Object.hasOwn(PLAIN, slug) ? PLAIN[slug] : undefined;
