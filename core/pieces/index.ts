@@ -58,7 +58,7 @@ export {
 	type TabPiece,
 	type Tone
 } from './piece.js';
-export { windowsAt, windowSchema, windowsSchema, type Window, type WindowState } from './window.js';
+export { wallInstant, windowsAt, windowSchema, windowsSchema, type Window, type WindowState } from './window.js';
 export { audienceFault, GUEST, type Visitor } from './audience.js';
 export {
 	canonicalJson,

@@ -112,8 +112,8 @@ const DAYS_AHEAD = 366;
 
 /** The stretches of time that a window is on, from yesterday to a year from now. */
 function spansOf(window: Window, now: number, zone: string): Span[] {
-	const begin = window.from === null ? -Infinity : instantOf(Temporal.PlainDateTime.from(window.from), zone);
-	const end = window.until === null ? Infinity : instantOf(Temporal.PlainDateTime.from(window.until), zone);
+	const begin = window.from === null ? -Infinity : wallInstant(window.from, zone);
+	const end = window.until === null ? Infinity : wallInstant(window.until, zone);
 	if (window.days.length === 0 && window.hours === null) return [[begin, end]];
 	const today = Temporal.Instant.fromEpochMilliseconds(now).toZonedDateTimeISO(zone).toPlainDate();
 	const first = begin > now ? Temporal.PlainDateTime.from(window.from ?? '').toPlainDate() : today;
@@ -144,6 +144,11 @@ function joinTouching(spans: Span[]): Span[] {
 		else joined.push([from, until]);
 	}
 	return joined;
+}
+
+/** The instant of a wall time like `2027-03-31T18:00` in an IANA zone, in milliseconds since the epoch. */
+export function wallInstant(wall: string, zone: string): number {
+	return instantOf(Temporal.PlainDateTime.from(wall), zone);
 }
 
 function instantOf(wall: Temporal.PlainDateTime, zone: string): number {

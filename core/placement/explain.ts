@@ -165,7 +165,10 @@ function positionOf(document: PageDocument, slug: string, id: string, hook: stri
 }
 
 /** What stands on a hook of a resolved page, in order; hidden tabs are left out. */
-export function entriesOn(document: PageDocument, hook: string): { piece?: string; placement?: string }[] {
+export function entriesOn(
+	document: PageDocument,
+	hook: string
+): { piece?: string; placement?: string; slug?: string; heading?: string; priority: number }[] {
 	switch (formOf(hook)) {
 		case 'tabs':
 			return document.tabs.filter((tab) => !tab.hidden);

@@ -55,5 +55,6 @@ export {
 	type TextEntry
 } from './document.js';
 export { CompiledRelease, type PageRequest } from './resolve.js';
-export { entriesOn, explainPiece, type Explanation, type Reason } from './explain.js';
+export { entriesOn, explainPiece, type Explanation, type Reason, type ReasonKind } from './explain.js';
+export { everythingOn, movesOf, shortestReason, shownOn, type Hung, type Move } from './plan.js';
 export { impact, reachOfPiece, type Impact, type PieceImpact } from './impact.js';

@@ -23,7 +23,9 @@ const styled = (properties: Record<string, string | undefined>): Attributes => (
 export function slotAttributes({ piece, placement, width, devices, padding, maxWidth }: HookEntry): Attributes {
 	return {
 		...held(`slot anbau-${width}`, piece, placement, devices),
-		...(padding || maxWidth ? styled({ '--anbau-side': padding, '--anbau-most': maxWidth ? `${maxWidth}px` : undefined }) : {})
+		...(padding || maxWidth
+			? styled({ '--anbau-side': padding, '--anbau-most': maxWidth ? `${maxWidth}px` : undefined })
+			: {})
 	};
 }
 

@@ -25,6 +25,7 @@ CREATE TABLE sighting (
 	store_id integer NOT NULL REFERENCES store ON DELETE CASCADE,
 	hook text NOT NULL,
 	url text NOT NULL,
+	page_key text NOT NULL,
 	kind text NOT NULL,
 	found integer NOT NULL,
 	by_marker boolean NOT NULL,

@@ -9,6 +9,7 @@ export type { StoreView } from './server/work/storeView.js';
 export type { SheetAnswer, SheetOf, SheetRow } from './server/work/sheet.js';
 export type { FileOutcome } from './server/work/sheetFile.js';
 export type { UploadedFile } from './server/work/files.js';
+export type { DraftedTheme } from './server/work/draftedTheme.js';
 export type { Starter } from './server/db/starters.js';
 export type { ExceptionView } from './server/work/exceptions.js';
 export type { HookView } from './server/work/hooks.js';

@@ -21,7 +21,10 @@
 
 	const screens: Hit[] = [
 		['Library', '/library'],
+		['Page plan', '/plan'],
 		['Catalog', '/catalog'],
+		['Hooks in the shop', '/hooks'],
+		['Exceptions', '/exceptions'],
 		['Attributes', '/attributes'],
 		['Store', '/store'],
 		['Review & publish', '/releases']
@@ -34,7 +37,8 @@
 	const keys = [
 		['Ctrl K or ⌘ K', 'find a piece, product, tag or screen'],
 		['[ and ]', 'the product before, the next product'],
-		['Ctrl Z, Ctrl Shift Z', 'undo, redo on the workbench'],
+		['Ctrl Z, Ctrl Shift Z', 'undo, redo on the workbench; undo a move on the plan'],
+		['Arrows', 'move a label on the plan along its hook, or to another'],
 		['Enter', 'open, or take the first that is found'],
 		['Esc', 'step back'],
 		['?', 'these keys']

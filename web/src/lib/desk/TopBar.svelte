@@ -8,6 +8,7 @@
 	let { storeName }: { storeName: string } = $props();
 	const screens = [
 		{ href: '/library', name: 'Library' },
+		{ href: '/plan', name: 'Page plan' },
 		{ href: '/catalog', name: 'Catalog' },
 		{ href: '/attributes', name: 'Attributes' },
 		{ href: '/store', name: 'Store' }

@@ -1,8 +1,18 @@
-import type { AttributeType } from '@anbau/core/catalog';
-import type { MessageForm, PieceKind, PieceState, Tone } from '@anbau/core/pieces';
+import type { AttributeType, PageKind } from '@anbau/core/catalog';
+import type { MessageForm, PieceKind, PieceState, TextPlace, Tone } from '@anbau/core/pieces';
 
 export const KIND_WORDS: Record<PieceKind, string> = { tab: 'Tab', accordion: 'Accordion', message: 'Message' };
 export const TONE_WORDS: Record<Tone, string> = { note: 'Note', tip: 'Tip', attention: 'Attention', urgent: 'Urgent' };
+
+/** What a kind of page is called. */
+export const PAGE_WORDS: Record<PageKind, string> = {
+	product: 'Product page',
+	category: 'Category page',
+	article: 'Article',
+	home: 'Home page',
+	list: 'Product list',
+	plain: 'Plain page'
+};
 
 export const MESSAGE_FORM_WORDS: Record<MessageForm, string> = {
 	box: 'a box',
@@ -14,6 +24,12 @@ export const MESSAGE_FORM_WORDS: Record<MessageForm, string> = {
 /** A count with its noun: `1 page`, `38 pages`. */
 export function counted(count: number, one: string, several = `${one}s`): string {
 	return `${new Intl.NumberFormat('en').format(count)} ${count === 1 ? one : several}`;
+}
+
+/** A place in a text: `below paragraph 5`, `above every 2nd heading`. */
+export function textPlaceWords({ unit, side, n, every }: TextPlace): string {
+	if (!every) return `${side} ${unit} ${n}`;
+	return `${side} every ${n === 1 ? '' : `${ordinal(n)} `}${unit}`;
 }
 
 /** A piece's publication in the words that screens use. */

@@ -3,7 +3,7 @@
 	import { Dialog } from 'bits-ui';
 	import X from '@lucide/svelte/icons/x';
 	import { toast } from 'svelte-sonner';
-	import { PIECE_KINDS, type PieceKind } from '@anbau/core/pieces';
+	import { PIECE_KINDS, type PieceKind, type Placement } from '@anbau/core/pieces';
 	import type { Starter } from '$lib/contracts.js';
 	import { blankPiece, createPiece } from '$lib/desk/newPiece.js';
 	import { request, sentenceOf } from '$lib/desk/request.js';
@@ -12,7 +12,12 @@
 	import { READY_MADE } from './starters.js';
 
 	/** Begins a new piece of a kind: an empty one, a ready-made one, or one that the owner kept as a starter. */
-	let { kind = $bindable(null) }: { kind: PieceKind | null } = $props();
+	interface Props {
+		kind: PieceKind | null;
+		/** Where the piece hangs from the start. */
+		placement?: () => Placement;
+	}
+	let { kind = $bindable(null), placement }: Props = $props();
 	let own = $state.raw<Starter[]>([]);
 	let busy = $state(false);
 
@@ -27,7 +32,7 @@
 	async function begin(document: Parameters<typeof createPiece>[0]) {
 		busy = true;
 		try {
-			const slug = await createPiece(document);
+			const slug = await createPiece(placement ? { ...document, placements: [placement()] } : document);
 			kind = null;
 			await goto(`/library/${slug}`);
 		} catch (error) {

@@ -11,8 +11,14 @@
 		text: string;
 		faded?: boolean;
 		withKind?: boolean;
+		/** As it stands in a drawing. */
+		small?: boolean;
+		/** A few words or a number behind the name. */
+		hint?: string;
+		/** As wide as it can be. */
+		wide?: boolean;
 	}
-	let { kind, text, faded = false, withKind = true }: Props = $props();
+	let { kind, text, faded = false, withKind = true, small = false, hint = '', wide = false }: Props = $props();
 
 	const look = {
 		tab: 'bg-kind-tab-soft text-kind-tab',
@@ -26,12 +32,21 @@
 
 <span
 	class={[
-		'label inline-flex h-7 max-w-full min-w-0 items-center gap-1.5 pr-3 pl-2.5',
+		'label inline-flex max-w-full min-w-0 items-center gap-1.5 pr-3 pl-2.5',
+		small ? 'h-6' : 'h-7',
+		wide && 'w-full',
 		faded ? 'bg-kind-house-soft text-kind-house' : look[kind]
 	]}
 >
 	<span class="size-1.5 shrink-0 rounded-full bg-current" aria-hidden="true"></span>
-	<span class={['truncate text-[14px] font-semibold', faded ? 'text-muted' : 'text-base-content']}>{text}</span>
+	<span
+		class={[
+			'truncate font-semibold',
+			small ? 'text-[13px]' : 'text-[14px]',
+			faded ? 'text-muted' : 'text-base-content'
+		]}>{text}</span
+	>
+	{#if hint}<span class="shrink-0 font-mono text-[12px]">{hint}</span>{/if}
 	{#if withKind}
 		<Icon class="size-3.5 shrink-0" aria-hidden="true" />
 		<span class="sr-only">{word}</span>

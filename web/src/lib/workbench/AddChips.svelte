@@ -1,10 +1,12 @@
 <script lang="ts">
 	import type { Leaf } from '@anbau/core/rules';
+	import { otherLeaves } from './otherLeaves.js';
 	import { counted } from '$lib/desk/words.js';
 	import { catalogIndex } from '$lib/reach/catalogIndex.js';
 	import type { Found } from '$lib/reach/protocol.js';
 	import PickList from '$lib/ui/PickList.svelte';
 	import Popover from '$lib/ui/Popover.svelte';
+	import { useSources } from '$lib/editor/sources.js';
 	import ComparisonForm from './ComparisonForm.svelte';
 
 	/** Adds conditions: one search over tags, categories, products and brands; it stays open for several picks. */
@@ -23,15 +25,20 @@
 		['product', 'Products'],
 		['brand', 'Brands']
 	];
-	/** What the list shows, by the value that it has there. */
-	let shown = new Map<string, Found>();
+	/** What the list adds, by the value that it has there. */
+	let shown = new Map<string, Leaf>();
+	const sources = useSources();
 
 	async function search(asked: string) {
 		// Read before the answer is waited for, so that the list is marked anew with every pick.
 		const chosen = leaves;
 		const found = await catalogIndex.ask('search', { text: asked, fields: groups.map(([field]) => field) });
-		shown = new Map(found.map((one) => [`${one.field} ${one.value}`, one]));
-		return groups.flatMap(([field, group]) =>
+		const others = otherLeaves(asked, sources.attributes());
+		shown = new Map([
+			...found.map((one) => [`${one.field} ${one.value}`, leafOf(one)] as const),
+			...others.map(({ label: words, leaf }) => [words, leaf] as const)
+		]);
+		const ofCatalog = groups.flatMap(([field, group]) =>
 			found
 				.filter((one) => one.field === field)
 				.map((one) => ({
@@ -42,6 +49,13 @@
 					...(field === 'product' ? {} : { hint: counted(one.products, 'product') })
 				}))
 		);
+		const rest = others.map(({ label: words, group, leaf }) => ({
+			value: words,
+			label: words,
+			group,
+			chosen: chosen.some((one) => JSON.stringify(one) === JSON.stringify(leaf))
+		}));
+		return [...ofCatalog, ...rest];
 	}
 
 	function leafOf({ field, value }: Found): Leaf {
@@ -56,8 +70,8 @@
 		);
 
 	function take(value: string) {
-		const one = shown.get(value);
-		if (one) onadd(leafOf(one));
+		const leaf = shown.get(value);
+		if (leaf) onadd(leaf);
 	}
 </script>
 
@@ -71,8 +85,8 @@
 >
 	{#snippet trigger()}{words}{/snippet}
 	<PickList
-		label="Search tags, categories, products, brands"
-		placeholder="Tag, category, product or brand"
+		label="Search tags, categories, products, brands, attributes, pages"
+		placeholder="Tag, category, product, attribute or page"
 		{search}
 		bind:text
 		onpick={({ value }) => take(value)}

@@ -1,15 +1,26 @@
 <script lang="ts">
-	import { hooksOf } from '@anbau/core/pieces';
 	import Peg from '$lib/ui/Peg.svelte';
-	import { PAGE_PARTS, type PlanPart } from './pageParts.js';
+	import type { PageKind } from '@anbau/core/catalog';
+	import { hookTitle, type ThemeHook } from '@anbau/core/placement';
+	import { drawingOf, hooksDrawn, type DrawnPart } from '$lib/hooks/drawing.js';
 
-	/** Chooses a hook on a small drawing of the product page, or by search. */
-	let { chosen, onpick }: { chosen: string | null; onpick: (hook: string) => void } = $props();
+	/** Chooses a hook on a small drawing of a page, or by search. */
+	interface Props {
+		chosen: string | null;
+		page: PageKind;
+		hooks: readonly ThemeHook[];
+		/** Whether the piece can hang there at all. */
+		takes?: (hook: string) => boolean;
+		onpick: (hook: string) => void;
+	}
+	let { chosen, page, hooks, takes = () => true, onpick }: Props = $props();
+	const drawing = $derived(drawingOf(page, hooks));
 	let text = $state('');
 	const found = $derived(
-		hooksOf('product').filter(({ id, title }) => `${id} ${title}`.toLowerCase().includes(text.trim().toLowerCase()))
+		hooksDrawn(drawing).filter(
+			(id) => takes(id) && `${id} ${hookTitle(id, hooks)}`.toLowerCase().includes(text.trim().toLowerCase())
+		)
 	);
-	const known = new Map(hooksOf('product').map((hook) => [hook.id, hook]));
 </script>
 
 {#snippet peg(id: string)}
@@ -20,11 +31,11 @@
 			chosen === id ? 'bg-moss-soft font-semibold' : 'hover:bg-base-200'
 		]}
 		title={id}
-		onclick={() => onpick(id)}><Peg filled={chosen === id} />{known.get(id)?.title ?? id}</button
+		onclick={() => onpick(id)}><Peg filled={chosen === id} />{hookTitle(id, hooks)}</button
 	>
 {/snippet}
 
-{#snippet parts(list: readonly PlanPart[])}
+{#snippet parts(list: readonly DrawnPart[])}
 	{#each list as part (part.name)}
 		{#if 'hook' in part}
 			{@render peg(part.hook)}
@@ -48,22 +59,20 @@
 	bind:value={text}
 	onkeydown={(event) => {
 		const [first] = found;
-		if (event.key === 'Enter' && first) onpick(first.id);
+		if (event.key === 'Enter' && first) onpick(first);
 	}}
 />
 {#if text.trim() === ''}
 	<div class="bg-base-200/60 grid gap-0.5 rounded-md p-2">
-		{@render parts(PAGE_PARTS.top)}
+		{@render parts(drawing.top)}
 		<div class="grid gap-2 sm:grid-cols-2">
-			<div class="flex flex-col gap-0.5">{@render parts(PAGE_PARTS.left)}</div>
-			<div class="flex flex-col gap-0.5">{@render parts(PAGE_PARTS.right)}</div>
+			<div class="flex flex-col gap-0.5">{@render parts(drawing.left)}</div>
+			<div class="flex flex-col gap-0.5">{@render parts(drawing.right)}</div>
 		</div>
-		<div class="gap-2 sm:columns-2">{@render parts(PAGE_PARTS.bottom)}</div>
+		<div class="gap-2 sm:columns-2">{@render parts(drawing.bottom)}</div>
 	</div>
 {:else}
 	<div class="grid gap-0.5">
-		{#each found as hook (hook.id)}{@render peg(hook.id)}{:else}<p class="text-muted px-2 py-1">
-				No hook is called so.
-			</p>{/each}
+		{#each found as id (id)}{@render peg(id)}{:else}<p class="text-muted px-2 py-1">No hook is called so.</p>{/each}
 	</div>
 {/if}

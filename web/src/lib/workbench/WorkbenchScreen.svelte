@@ -3,9 +3,10 @@
 	import { untrack } from 'svelte';
 	import type { AttributeDefinition, AttributeValue } from '@anbau/core/catalog';
 	import type { Piece } from '@anbau/core/pieces';
-	import type { Exception, HouseTab } from '@anbau/core/placement';
+	import type { DraftedTheme } from '$lib/contracts.js';
 	import type { OwnIcon, PieceView, StoreView } from '$lib/contracts.js';
 	import { request } from '$lib/desk/request.js';
+	import { ExceptionList } from '$lib/exceptions/exceptionList.svelte.js';
 	import { provideSources } from '$lib/editor/sources.js';
 	import BenchHead from './BenchHead.svelte';
 	import Evidence from './Evidence.svelte';
@@ -13,16 +14,16 @@
 	import Says from './Says.svelte';
 	import Step from './Step.svelte';
 	import { Surroundings } from './surroundings.svelte.js';
+	import PieceExceptions from '$lib/exceptions/PieceExceptions.svelte';
 	import Where from './Where.svelte';
 	import Which from './Which.svelte';
+	import WhoAndWhen from './WhoAndWhen.svelte';
 	import { Workbench } from './workbench.svelte.js';
 
 	interface Props {
-		data: {
+		data: DraftedTheme & {
 			piece: PieceView;
 			others: PieceView[];
-			houseTabs: HouseTab[];
-			exceptions: Exception[];
 			now: number;
 			product: string | null;
 			store: StoreView;
@@ -34,10 +35,19 @@
 	let { data }: Props = $props();
 
 	const bench = untrack(() => new Workbench(data.piece));
+	const exceptions = untrack(() => new ExceptionList(data.exceptions));
 	const around = untrack(() => {
 		const others: Record<string, Piece> = Object.fromEntries(data.others.map((one) => [one.slug, one]));
 		const off = new Set(data.others.filter((one) => !one.on).map((one) => one.slug));
-		return new Surroundings({ ...data, others, off, icons: () => icons });
+		return new Surroundings({
+			...data,
+			others,
+			off,
+			icons: () => icons,
+			get exceptions() {
+				return exceptions.all;
+			}
+		});
 	});
 	let icons = $state.raw(untrack(() => data.icons));
 	provideSources({
@@ -73,8 +83,22 @@
 	<main class="min-w-0 px-3 py-3.5 sm:px-5 lg:overflow-y-auto">
 		<BenchHead {bench} zone={data.store.zone} />
 		<Step number={1} title="Says"><Says {bench} onlook={(product) => void looking.lookAt(product)} /></Step>
-		<Step number={2} title="Where"><Where {bench} document={looking.document} /></Step>
-		<Step number={3} title="Which products" last><Which {bench} {around} summary={looking.summary} /></Step>
+		<Step number={2} title="Where"
+			><Where
+				{bench}
+				document={looking.document}
+				hooks={data.hooks}
+				nameOf={(slug) => (slug === bench.slug ? bench.piece.name : (around.nameOf(slug) ?? slug))}
+			/></Step
+		>
+		<Step
+			number={3}
+			title={bench.piece.placements.some(({ page }) => page !== 'product')
+				? 'Which products and pages'
+				: 'Which products'}><Which {bench} {around} summary={looking.summary} /></Step
+		>
+		<Step number={4} title="Who and when" last><WhoAndWhen {bench} zone={data.store.zone} now={data.now} /></Step>
+		<PieceExceptions list={exceptions} slug={bench.slug} />
 		<label class="text-muted mt-1 grid gap-1 pl-8 text-[13px]">
 			Note for colleagues
 			<textarea

@@ -1,6 +1,6 @@
 import { untrack } from 'svelte';
 import type { Product } from '@anbau/core/catalog';
-import { effectiveTarget } from '@anbau/core/pieces';
+import { effectiveTarget, GUEST } from '@anbau/core/pieces';
 import { leavesOf } from '@anbau/core/rules';
 import { catalogIndex } from '$lib/reach/catalogIndex.js';
 import type { Leafed, ReachSummary } from '$lib/reach/protocol.js';
@@ -28,13 +28,10 @@ export class Looking {
 	readonly explanation = $derived.by(() =>
 		this.product && this.document
 			? this.around.explain(
-					this.bench.slug,
-					this.bench.piece,
-					this.bench.on,
-					this.product,
+					this.bench,
+					{ page: { kind: 'product', key: this.product.key }, product: this.product, visitor: GUEST, now: this.now },
 					this.document,
-					this.missing,
-					this.now
+					this.missing
 				)
 			: null
 	);

@@ -1,5 +1,12 @@
-import { factsOfProduct, type AttributeDefinition, type AttributeValue, type Product } from '@anbau/core/catalog';
-import { GUEST, liveContext, type LiveContext, type Piece } from '@anbau/core/pieces';
+import {
+	factsOfPage,
+	factsOfProduct,
+	type AttributeDefinition,
+	type AttributeValue,
+	type PageRef,
+	type Product
+} from '@anbau/core/catalog';
+import { GUEST, liveContext, type LiveContext, type Piece, type Visitor } from '@anbau/core/pieces';
 import {
 	CompiledRelease,
 	EMPTY_RELEASE,
@@ -9,6 +16,7 @@ import {
 	type HousePart,
 	type HouseTab,
 	type PageDocument,
+	type PageRequest,
 	type ThemeHook
 } from '@anbau/core/placement';
 import type { Names } from '@anbau/core/rules';
@@ -32,6 +40,23 @@ export interface Given {
 	icons: () => readonly OwnIcon[];
 }
 
+/** A page that is looked at, by whom and when. */
+export interface LookedAt {
+	page: PageRef;
+	/** The product of a product's page. */
+	product: Product | null;
+	visitor: Visitor;
+	/** Milliseconds since the epoch. */
+	now: number;
+}
+
+/** A piece as it is drafted. */
+export interface Drafted {
+	slug: string;
+	piece: Piece;
+	on: boolean;
+}
+
 /** Everything round the piece on the workbench: the other pieces, the theme's tabs, the store, products looked at. */
 export class Surroundings {
 	/** Titles by key, filled as they are met. */
@@ -52,6 +77,11 @@ export class Surroundings {
 		product: (key) => this.productTitles[key],
 		attribute: (code) => this.attribute(code)?.label
 	};
+
+	/** The library name of another piece. */
+	nameOf(slug: string): string | undefined {
+		return this.given.others[slug]?.name;
+	}
 
 	/** The attributes of products and categories. */
 	get attributes(): readonly AttributeDefinition[] {
@@ -79,42 +109,37 @@ export class Surroundings {
 		return promise;
 	}
 
-	/** The page of a product with the drafts of all pieces, this one as it is now. */
-	resolve(slug: string, piece: Piece, on: boolean, product: Product, now: number): PageDocument {
-		const { others, houseTabs, houseParts, hooks, exceptions, off, store } = this.given;
-		const content = {
-			...EMPTY_RELEASE,
-			pieces: { ...others, [slug]: piece },
-			houseTabs,
-			houseParts,
-			hooks,
-			exceptions,
-			strip: store.strip,
-			style: store.style
-		};
-		const isOff = (one: string) => (one === slug ? !on : off.has(one));
-		const release = new CompiledRelease(0, content, store.zone, isOff, now);
-		return release.resolve({ facts: factsOfProduct(product), live: this.live(product, now), visitor: GUEST, now });
+	/** Every draft as one release, some pieces as they are on the screen. */
+	compiled(pieces: Record<string, Piece>, isOff: (slug: string) => boolean, now: number): CompiledRelease {
+		const { houseTabs, houseParts, hooks, exceptions, store } = this.given;
+		const { strip, style } = store;
+		const content = { ...EMPTY_RELEASE, pieces, houseTabs, houseParts, hooks, exceptions, strip, style };
+		return new CompiledRelease(0, content, store.zone, isOff, now);
 	}
 
-	/** Why the piece shows on a product's page or does not. */
-	explain(
-		slug: string,
-		piece: Piece,
-		on: boolean,
-		product: Product,
-		document: PageDocument,
-		missingHooks: string[],
-		now: number
-	): Explanation {
+	/** The page of a product with the drafts of all pieces, this one as it is now. */
+	resolve(slug: string, piece: Piece, on: boolean, product: Product, now: number): PageDocument {
+		const { others, off } = this.given;
+		const isOff = (one: string) => (one === slug ? !on : off.has(one));
+		const release = this.compiled({ ...others, [slug]: piece }, isOff, now);
+		return release.resolve(this.asked({ page: { kind: 'product', key: product.key }, product, visitor: GUEST, now }));
+	}
+
+	/** What a page is resolved from. */
+	asked({ page, product, visitor, now }: LookedAt): PageRequest {
+		const facts = product ? factsOfProduct(product) : factsOfPage(page);
+		return { facts, live: this.live(page, product, now), visitor, now };
+	}
+
+	/** Why a piece shows on a page or does not. */
+	explain(drafted: Drafted, looked: LookedAt, document: PageDocument, missingHooks: string[] = []): Explanation {
+		const { facts, live, visitor, now } = this.asked(looked);
 		return explainPiece({
-			slug,
-			piece,
-			on,
-			product,
-			facts: factsOfProduct(product),
-			live: this.live(product, now),
-			circumstances: { visitor: GUEST, now, zone: this.store.zone },
+			...drafted,
+			product: looked.product,
+			facts,
+			live,
+			circumstances: { visitor, now, zone: this.store.zone },
 			exceptions: this.given.exceptions,
 			hooks: this.given.hooks,
 			names: this.names,
@@ -123,11 +148,12 @@ export class Surroundings {
 		});
 	}
 
-	private live(product: Product, now: number): LiveContext {
+	private live(page: PageRef, product: Product | null, now: number): LiveContext {
 		const { store, categoryValues, icons } = this.given;
 		const { delivery, ageLimitHours } = store.settings;
 		return liveContext({
 			product,
+			category: page.kind === 'category' ? page.key : (product?.categories[0] ?? null),
 			locale: store.locale,
 			now,
 			zone: store.zone,
@@ -137,7 +163,7 @@ export class Surroundings {
 			categoryValue: (key, code) => categoryValues[key]?.[code],
 			delivery,
 			ageLimit: ageLimitHours === null ? null : ageLimitHours * 3_600_000,
-			products: this.lists.on(product.key),
+			products: this.lists.on(product?.key ?? ''),
 			icon: (slug) => icons().find((one) => one.slug === slug)?.svg,
 			base: store.base
 		});

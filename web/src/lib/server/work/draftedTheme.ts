@@ -1,16 +1,16 @@
-import type { Exception, HousePart, HouseTab, ThemeHook } from '@anbau/core/placement';
-import { findExceptions } from '../db/exceptions.js';
+import type { HousePart, HouseTab, ThemeHook } from '@anbau/core/placement';
 import { allHouseTabs } from '../db/houseTabs.js';
 import { database } from '../db/pool.js';
 import { allHooks, allHouseParts } from '../db/theme.js';
 import type { Actor } from '../db/users.js';
+import { listExceptions, type ExceptionView } from './exceptions.js';
 
 /** What is drafted beside the pieces: the theme's tabs, parts and hooks, and what products deviate in. */
 export interface DraftedTheme {
 	houseTabs: HouseTab[];
 	houseParts: HousePart[];
 	hooks: ThemeHook[];
-	exceptions: Exception[];
+	exceptions: ExceptionView[];
 }
 
 export async function draftedTheme(actor: Actor): Promise<DraftedTheme> {
@@ -19,6 +19,6 @@ export async function draftedTheme(actor: Actor): Promise<DraftedTheme> {
 		houseTabs: await allHouseTabs(db, actor.storeId),
 		houseParts: await allHouseParts(db, actor.storeId),
 		hooks: await allHooks(db, actor.storeId),
-		exceptions: (await findExceptions(db, actor.storeId)).map(({ exception }) => exception)
+		exceptions: await listExceptions(actor, {})
 	};
 }

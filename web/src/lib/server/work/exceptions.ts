@@ -23,11 +23,15 @@ export async function listExceptions(
 	actor: Actor,
 	wanted: { product?: string | null; piece?: string | null }
 ): Promise<ExceptionView[]> {
-	const db = database();
+	return viewsOf(actor, await findExceptions(database(), actor.storeId, wanted));
+}
+
+async function viewsOf(actor: Actor, rows: readonly ExceptionRow[]): Promise<ExceptionView[]> {
 	const { catalog } = await storeStates.byId(actor.storeId, Date.now());
-	const rows = await findExceptions(db, actor.storeId, wanted);
 	const names = new Map(
-		(await allPieces(db, actor.storeId)).filter(({ removed }) => !removed).map(({ slug, doc }) => [slug, doc.name])
+		(await allPieces(database(), actor.storeId))
+			.filter(({ removed }) => !removed)
+			.map(({ slug, doc }) => [slug, doc.name])
 	);
 	return rows.map((row) => ({
 		...row,
@@ -37,17 +41,20 @@ export async function listExceptions(
 }
 
 /** Lets one product deviate; what it names must be there. Pages change with the next release. */
-export async function putException(actor: Actor, input: unknown): Promise<ExceptionRow> {
+export async function putException(actor: Actor, input: unknown): Promise<ExceptionView> {
 	const exception = readBy(exceptionSchemaFor(input), input, 'The exception');
 	const { catalog } = await storeStates.byId(actor.storeId, Date.now());
 	if (!catalog.product(exception.product))
 		throw missing('/product', `There is no product with the key “${exception.product}”.`);
-	return transaction(async (client) => {
+	const saved = await transaction(async (client) => {
 		await checkSubject(client, actor, exception, catalog);
 		const row = await saveException(client, actor.storeId, exception, actor.name);
 		await writeAudit(client, actor, 'save', `exception ${row.id}`, null, exception);
 		return row;
 	});
+	const [view] = await viewsOf(actor, [saved]);
+	if (!view) throw new Error('one exception has one view');
+	return view;
 }
 
 async function checkSubject(db: Db, actor: Actor, exception: Exception, catalog: CatalogState): Promise<void> {

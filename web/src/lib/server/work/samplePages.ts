@@ -41,7 +41,10 @@ export async function samplePages(
 function partsOf(urls: readonly string[], depth = 1): Map<string, string[]> {
 	const parts = new Map<string, string[]>();
 	for (const url of urls) {
-		const part = new URL(url).pathname.split('/').slice(0, depth + 1).join('/');
+		const part = new URL(url).pathname
+			.split('/')
+			.slice(0, depth + 1)
+			.join('/');
 		parts.set(part, [...(parts.get(part) ?? []), url]);
 	}
 	if (depth > 1) return parts;

@@ -31,13 +31,14 @@ export async function lookForHooks(actor: Actor, signal: AbortSignal): Promise<H
 	const seen = pages.flatMap(({ url, html }): Omit<Sighting, 'seen'>[] => {
 		const $ = load(html);
 		const kind = kindOf($);
+		const key = $('script[data-store][data-page]').attr('data-id') ?? '';
 		return hooks
 			.filter(({ pages }) => (pages as readonly PageKind[]).includes(kind))
 			.map(({ id }) => {
 				const markers = markersOf($, id).length;
 				const binding = kept.find((hook) => hook.id === id)?.binding;
 				const found = markers > 0 || !binding ? markers : foundBy($, binding.selector).length;
-				return { hook: id, url, kind, found, byMarker: markers > 0 };
+				return { hook: id, url, key, kind, found, byMarker: markers > 0 };
 			});
 	});
 	await transaction((client) => replaceSightings(client, actor.storeId, seen));

@@ -1,0 +1,79 @@
+<script lang="ts">
+	import { exceptionWords, type Hung, type Reason } from '@anbau/core/placement';
+	import HereMenu from '$lib/exceptions/HereMenu.svelte';
+	import PlantLabel from '$lib/ui/PlantLabel.svelte';
+	import type { Moving } from './moving.svelte.js';
+	import type { Plan } from './plan.svelte.js';
+
+	/** Something on the chosen hook: its number to type, its label, how many products it reaches, and why it is away. */
+	interface Props {
+		plan: Plan;
+		moving: Moving;
+		one: Hung;
+		reasons?: Reason[];
+		onopen: (one: Hung) => void;
+	}
+	let { plan, moving, one, reasons, onopen }: Props = $props();
+	const view = $derived('piece' in one.subject ? plan.pieces[one.subject.piece] : undefined);
+	let typed = $derived(String(one.priority));
+	const isGood = $derived(/^\d{1,3}$/.test(typed) && Number(typed) >= 1);
+	const own = $derived(
+		plan.page.kind === 'product'
+			? plan.exceptions.rows.filter((row) => row.exception.product === plan.page.key && isOf(row.exception))
+			: []
+	);
+	function isOf(exception: (typeof plan.exceptions.rows)[number]['exception']): boolean {
+		if ('houseTab' in one.subject) return 'houseTab' in exception && exception.houseTab === one.subject.houseTab;
+		return 'piece' in exception && exception.piece === one.subject.piece;
+	}
+</script>
+
+<div class="flex items-center gap-2">
+	<input
+		class={['input input-sm w-14 px-2 text-center font-mono', reasons && 'opacity-70']}
+		inputmode="numeric"
+		aria-label={`Number of ${one.name}`}
+		aria-invalid={!isGood}
+		value={typed}
+		oninput={(event) => (typed = event.currentTarget.value.trim())}
+		onchange={() => isGood && Number(typed) !== one.priority && moving.renumber(one, Number(typed))}
+	/>
+	<button
+		type="button"
+		class={['min-w-0 flex-1 cursor-grab text-left', reasons && 'opacity-70']}
+		draggable="true"
+		ondragstart={(event) => {
+			event.dataTransfer?.setData('text/plain', one.name);
+			moving.dragged = one;
+		}}
+		ondragend={() => (moving.dragged = null)}
+		onclick={() => onopen(one)}><PlantLabel kind={one.kind} text={one.name} wide /></button
+	>
+	{#if view && plan.page.kind === 'product'}<span class="text-muted font-mono text-[12px]" title="Products it reaches"
+			>{view.reach}</span
+		>{/if}
+	{#if plan.page.kind === 'product' && plan.product}
+		<HereMenu
+			list={plan.exceptions}
+			product={plan.product}
+			{one}
+			piece={view}
+			{own}
+			isHere={!reasons}
+			onremove={view && 'piece' in one.subject
+				? () => view && 'piece' in one.subject && void moving.takeOff(view, one.subject.placement.id)
+				: undefined}
+		/>
+	{/if}
+</div>
+{#if !isGood}<p class="text-error mt-1 ml-16 text-[13px]" role="alert">A whole number from 1 to 999.</p>{/if}
+{#if reasons}
+	<p class="text-muted mt-0.5 ml-16 text-[13px]">{reasons.map(({ text }) => text).join('; ') || 'not on this page'}</p>
+{/if}
+{#if own.length > 0}
+	<p class="mt-0.5 ml-16 flex flex-wrap gap-1">
+		{#each own as row (row.id)}<span class="chip bg-terracotta-soft text-kind-message"
+				>on this product: {exceptionWords(row.exception)}</span
+			>{/each}
+	</p>
+{/if}
