@@ -26,7 +26,7 @@ const modules = {
 	'anbau-opening': 'src/opening.ts',
 	'anbau-values': 'src/values.ts',
 	'anbau-theme': 'src/theme.ts',
-	'anbau-owner': 'src/owner.ts'
+	'anbau-owner': 'src/owner/owner.ts'
 };
 const { mangleCache } = await build({ ...shared, entryPoints: scripts, format: 'iife' });
 await build({ ...shared, ...(mangleCache && { mangleCache }), entryPoints: modules, format: 'esm' });

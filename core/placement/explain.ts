@@ -184,6 +184,7 @@ export function entriesOn(
 }
 
 /** Whether a leaf stands under an odd number of negations, so that its being false speaks for showing. */
-function isNegated(rule: Rule, at: string): boolean {
+/** Whether a leaf stands under an odd number of `not`, so that it speaks for showing where it does not hold. */
+export function isNegated(rule: Rule, at: string): boolean {
 	return isLeaf(rule) ? false : at.split('/').filter((step) => step === 'not').length % 2 === 1;
 }

@@ -1,6 +1,6 @@
 import type { PageKind } from '@anbau/core/catalog';
-import type { Device, PieceKind } from '@anbau/core/pieces';
-import { entriesOn, type Explanation, type Reason, type ReasonKind } from './explain.js';
+import { effectiveTarget, type Device, type Piece, type PieceKind } from '@anbau/core/pieces';
+import { entriesOn, isNegated, type Explanation, type Reason, type ReasonKind } from './explain.js';
 import type { PageDocument } from './document.js';
 import { byOrder, dropAt } from './order.js';
 import { placementsOf, type HungPlacement, type ReleaseContent } from './release.js';
@@ -97,14 +97,18 @@ const TELLING: readonly ReasonKind[] = [
 ];
 
 /** The shortest true answer to why a piece is not on a page: what to change, or the first thing against it. */
-export function shortestReason({ reasons, flip }: Pick<Explanation, 'reasons' | 'flip'>): Reason[] {
+export function shortestReason(piece: Piece, { reasons, flip }: Pick<Explanation, 'reasons' | 'flip'>): string {
 	const against = reasons.filter(({ ok }) => !ok);
 	for (const kind of TELLING) {
-		const [first, ...more] = against.filter((reason) => reason.kind === kind);
-		if (!first) continue;
-		if (kind !== 'rule') return [first];
-		const decisive = [first, ...more].filter(({ at }) => flip.includes(at));
-		return decisive.length > 0 ? decisive : [first];
+		const found = against.filter((reason) => reason.kind === kind);
+		if (found.length === 0) continue;
+		if (kind !== 'rule') return found[0]?.text ?? '';
+		const decisive = found.filter(({ at }) => flip.includes(at));
+		return (decisive.length > 0 ? decisive : found.slice(0, 1)).map((reason) => leafWords(piece, reason)).join('; ');
 	}
-	return [];
+	return '';
+}
+
+function leafWords(piece: Piece, { at, text }: Reason): string {
+	return `${isNegated(effectiveTarget(piece), at.slice('/target'.length)) ? 'never with' : 'needs'} ${text}`;
 }

@@ -10,6 +10,7 @@ export type { SheetAnswer, SheetOf, SheetRow } from './server/work/sheet.js';
 export type { FileOutcome } from './server/work/sheetFile.js';
 export type { UploadedFile } from './server/work/files.js';
 export type { DraftedTheme } from './server/work/draftedTheme.js';
+export type { PlanData } from './server/work/planData.js';
 export type { Starter } from './server/db/starters.js';
 export type { ExceptionView } from './server/work/exceptions.js';
 export type { HookView } from './server/work/hooks.js';

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus';
 	import { nanoid } from 'nanoid';
+	import { untrack } from 'svelte';
 	import { toast } from 'svelte-sonner';
 	import { DEVICES, kindFault, type PieceKind, type Placement } from '@anbau/core/pieces';
 	import type { Hung } from '@anbau/core/placement';
@@ -25,11 +26,14 @@
 		seen: Pick<HookView, 'id' | 'sightings'> | undefined;
 		binding: HookView['binding'];
 		onopen: (one: Hung) => void;
+		/** Begins a new piece at once. */
+		make?: boolean;
 	}
-	let { plan, moving, hook, title, seen, binding, onopen }: Props = $props();
+	let { plan, moving, hook, title, seen, binding, onopen, make = false }: Props = $props();
 	const shown = $derived(plan.shown(hook));
 	const absent = $derived(plan.notHere(hook));
-	let kind = $state<PieceKind | null>(null);
+	const usual = (): PieceKind => (hook === 'tabs' ? 'tab' : 'message');
+	let kind = $state<PieceKind | null>(untrack(() => (make ? usual() : null)));
 	const page = $derived(plan.page.kind);
 
 	function newPlacement(): Placement {
@@ -72,7 +76,7 @@
 {#if absent.length > 0}
 	<h3 class="mt-4 text-[14px]">Not on this page</h3>
 	<ol class="mt-2 grid gap-2" aria-label="Not on this page">
-		{#each absent as { one, reasons } (one.id)}<li><HungRow {plan} {moving} {one} {reasons} {onopen} /></li>{/each}
+		{#each absent as { one, reason } (one.id)}<li><HungRow {plan} {moving} {one} {reason} {onopen} /></li>{/each}
 	</ol>
 {/if}
 <div class="mt-4 flex flex-wrap gap-2">
@@ -87,7 +91,7 @@
 			/>
 		{/snippet}
 	</Popover>
-	<button class="btn btn-sm h-9" onclick={() => (kind = hook === 'tabs' ? 'tab' : 'message')}>New piece here</button>
+	<button class="btn btn-sm h-9" onclick={() => (kind = usual())}>New piece here</button>
 </div>
 <MarkerNote {hook} {seen} {binding} {page} />
 <NewPiece bind:kind placement={newPlacement} />

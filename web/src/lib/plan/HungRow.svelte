@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { exceptionWords, type Hung, type Reason } from '@anbau/core/placement';
+	import { exceptionWords, type Hung } from '@anbau/core/placement';
 	import HereMenu from '$lib/exceptions/HereMenu.svelte';
 	import PlantLabel from '$lib/ui/PlantLabel.svelte';
 	import type { Moving } from './moving.svelte.js';
@@ -10,10 +10,11 @@
 		plan: Plan;
 		moving: Moving;
 		one: Hung;
-		reasons?: Reason[];
+		/** Why it is not on this page; absent where it is. */
+		reason?: string;
 		onopen: (one: Hung) => void;
 	}
-	let { plan, moving, one, reasons, onopen }: Props = $props();
+	let { plan, moving, one, reason, onopen }: Props = $props();
 	const view = $derived('piece' in one.subject ? plan.pieces[one.subject.piece] : undefined);
 	let typed = $derived(String(one.priority));
 	const isGood = $derived(/^\d{1,3}$/.test(typed) && Number(typed) >= 1);
@@ -30,7 +31,7 @@
 
 <div class="flex items-center gap-2">
 	<input
-		class={['input input-sm w-14 px-2 text-center font-mono', reasons && 'opacity-70']}
+		class={['input input-sm w-14 px-2 text-center font-mono', reason !== undefined && 'opacity-70']}
 		inputmode="numeric"
 		aria-label={`Number of ${one.name}`}
 		aria-invalid={!isGood}
@@ -40,7 +41,7 @@
 	/>
 	<button
 		type="button"
-		class={['min-w-0 flex-1 cursor-grab text-left', reasons && 'opacity-70']}
+		class={['min-w-0 flex-1 cursor-grab text-left', reason !== undefined && 'opacity-70']}
 		draggable="true"
 		ondragstart={(event) => {
 			event.dataTransfer?.setData('text/plain', one.name);
@@ -59,7 +60,7 @@
 			{one}
 			piece={view}
 			{own}
-			isHere={!reasons}
+			isHere={reason === undefined}
 			onremove={view && 'piece' in one.subject
 				? () => view && 'piece' in one.subject && void moving.takeOff(view, one.subject.placement.id)
 				: undefined}
@@ -67,8 +68,8 @@
 	{/if}
 </div>
 {#if !isGood}<p class="text-error mt-1 ml-16 text-[13px]" role="alert">A whole number from 1 to 999.</p>{/if}
-{#if reasons}
-	<p class="text-muted mt-0.5 ml-16 text-[13px]">{reasons.map(({ text }) => text).join('; ') || 'not on this page'}</p>
+{#if reason !== undefined}
+	<p class="text-muted mt-0.5 ml-16 text-[13px]">{reason || 'not on this page'}</p>
 {/if}
 {#if own.length > 0}
 	<p class="mt-0.5 ml-16 flex flex-wrap gap-1">

@@ -3,9 +3,8 @@
 	import { onMount, tick, untrack } from 'svelte';
 	import { kindFault } from '@anbau/core/pieces';
 	import { hookTitle, type Hung } from '@anbau/core/placement';
-	import type { HookView, OwnIcon } from '$lib/contracts.js';
-	import { request } from '$lib/desk/request.js';
-	import { provideSources } from '$lib/editor/sources.js';
+	import type { HookView } from '$lib/contracts.js';
+	import { provideStoreSources } from '$lib/editor/storeSources.svelte.js';
 	import { drawingOf, hooksDrawn, type DrawnPart } from '$lib/hooks/drawing.js';
 	import HookPanel from './HookPanel.svelte';
 	import HookRow from './HookRow.svelte';
@@ -19,20 +18,14 @@
 			kind: string | null;
 			key: string | null;
 			hook: string | null;
+			/** Whether a new piece is to be begun on the hook at once. */
+			make: boolean;
 		};
 	}
 	let { data }: Props = $props();
 	const plan = untrack(() => new Plan(data));
 	const moving = new Moving(plan);
-	let icons = $state.raw(untrack(() => data.icons));
-	provideSources({
-		attributes: () => data.attributes,
-		icons: () => icons,
-		addIcon: async (slug, svg) => {
-			const path = `/api/v1/icons/${encodeURIComponent(slug)}`;
-			icons = [...icons, await request<OwnIcon>(path, { method: 'PUT', body: { svg } })];
-		}
-	});
+	untrack(() => provideStoreSources(data.attributes, data.icons));
 	onMount(() => {
 		plan.hook = data.hook;
 		const kind: PlannedKind = data.kind === 'category' || data.kind === 'article' ? data.kind : 'product';
@@ -153,6 +146,7 @@
 				seen={data.seen.find(({ id }) => id === plan.hook)}
 				binding={data.hooks.find(({ id }) => id === plan.hook)?.binding ?? null}
 				onopen={open}
+				make={data.make && plan.hook === data.hook}
 			/>
 		{:else}
 			<h2 class="text-[17px]">The page, hook by hook</h2>

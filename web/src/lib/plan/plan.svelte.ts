@@ -1,26 +1,21 @@
 import type { PageRef, Product } from '@anbau/core/catalog';
 import { GUEST, wallInstant, type Device, type Piece, type Visitor } from '@anbau/core/pieces';
-import { everythingOn, shortestReason, shownOn, type HouseTab, type Hung, type Reason } from '@anbau/core/placement';
-import type { DraftedTheme, PieceView, StoreView } from '$lib/contracts.js';
+import { everythingOn, shortestReason, shownOn, type HouseTab, type Hung } from '@anbau/core/placement';
+import type { PlanData as Drafts, PieceView, StoreView } from '$lib/contracts.js';
 import { ExceptionList } from '$lib/exceptions/exceptionList.svelte.js';
 import { documentOf } from '$lib/desk/newPiece.js';
 import { catalogIndex } from '$lib/reach/catalogIndex.js';
-import { Surroundings, type Given, type LookedAt } from '$lib/workbench/surroundings.svelte.js';
+import { Surroundings, type LookedAt } from '$lib/workbench/surroundings.svelte.js';
 
 /** What the plan is told of the store. */
-export interface PlanData extends DraftedTheme, Pick<Given, 'attributes' | 'categoryValues'> {
-	store: StoreView;
-	pieces: PieceView[];
-	icons: ReturnType<Given['icons']>;
-	now: number;
-}
+export type PlanData = Drafts & { store: StoreView };
 
 export type PlannedKind = 'product' | 'category' | 'article';
 
 /** Something that hangs on a hook, but not on this page. */
 export interface NotHere {
 	one: Hung;
-	reasons: Reason[];
+	reason: string;
 }
 
 /** What a page shows on each of its hooks, for a visitor, on a device, at a time; all of it as it is drafted. */
@@ -93,21 +88,19 @@ export class Plan {
 		const shown = new Set(this.shown(hook).map(({ id }) => id));
 		return this.everything(hook)
 			.filter(({ id }) => !shown.has(id))
-			.map((one) => ({ one, reasons: this.why(one) }));
+			.map((one) => ({ one, reason: this.why(one) }));
 	}
 
-	private why({ subject, devices }: Hung): Reason[] {
-		const against = (text: string): Reason[] => [{ kind: 'exception', ok: false, at: '', text }];
-		if (!('piece' in subject)) return against(subject.hidden ? 'hidden on every product' : 'hidden here by hand');
+	private why({ subject, devices }: Hung): string {
+		if (!('piece' in subject)) return subject.hidden ? 'hidden on every product' : 'hidden here by hand';
 		const { document } = this;
 		const view = this.pieces[subject.piece];
-		if (!document || !view) return [];
+		if (!document || !view) return '';
 		const piece: Piece = documentOf(view);
 		const explanation = this.around.explain({ slug: view.slug, piece, on: view.on }, this.looked, document);
-		const reasons = shortestReason(explanation);
-		return reasons.length === 0 && !devices.includes(this.device)
-			? against(`only on ${devices.join(' and ')}`)
-			: reasons;
+		return (
+			shortestReason(piece, explanation) || (devices.includes(this.device) ? '' : `only on ${devices.join(' and ')}`)
+		);
 	}
 
 	/** Looks at a page of a kind; of products at the one with this key, or at the first. */

@@ -5,9 +5,8 @@
 	import type { Piece } from '@anbau/core/pieces';
 	import type { DraftedTheme } from '$lib/contracts.js';
 	import type { OwnIcon, PieceView, StoreView } from '$lib/contracts.js';
-	import { request } from '$lib/desk/request.js';
 	import { ExceptionList } from '$lib/exceptions/exceptionList.svelte.js';
-	import { provideSources } from '$lib/editor/sources.js';
+	import { provideStoreSources } from '$lib/editor/storeSources.svelte.js';
 	import BenchHead from './BenchHead.svelte';
 	import Evidence from './Evidence.svelte';
 	import { Looking } from './looking.svelte.js';
@@ -36,6 +35,7 @@
 
 	const bench = untrack(() => new Workbench(data.piece));
 	const exceptions = untrack(() => new ExceptionList(data.exceptions));
+	const icons = untrack(() => provideStoreSources(data.attributes, data.icons));
 	const around = untrack(() => {
 		const others: Record<string, Piece> = Object.fromEntries(data.others.map((one) => [one.slug, one]));
 		const off = new Set(data.others.filter((one) => !one.on).map((one) => one.slug));
@@ -43,20 +43,11 @@
 			...data,
 			others,
 			off,
-			icons: () => icons,
+			icons,
 			get exceptions() {
 				return exceptions.all;
 			}
 		});
-	});
-	let icons = $state.raw(untrack(() => data.icons));
-	provideSources({
-		attributes: () => data.attributes,
-		icons: () => icons,
-		addIcon: async (slug, svg) => {
-			const path = `/api/v1/icons/${encodeURIComponent(slug)}`;
-			icons = [...icons, await request<OwnIcon>(path, { method: 'PUT', body: { svg } })];
-		}
 	});
 	const looking = untrack(() => new Looking(bench, around, data.now, data.product));
 	$effect(() => looking.follow());

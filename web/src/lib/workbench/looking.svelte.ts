@@ -28,7 +28,7 @@ export class Looking {
 	readonly explanation = $derived.by(() =>
 		this.product && this.document
 			? this.around.explain(
-					this.bench,
+					{ slug: this.bench.slug, piece: this.bench.piece, on: this.bench.on },
 					{ page: { kind: 'product', key: this.product.key }, product: this.product, visitor: GUEST, now: this.now },
 					this.document,
 					this.missing

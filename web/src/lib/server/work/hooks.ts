@@ -17,10 +17,15 @@ export interface HookView extends ThemeHook {
 	sightings: Omit<Sighting, 'hook'>[];
 }
 
-export async function listHooks(actor: Actor): Promise<HookView[]> {
+export function listHooks(actor: Actor): Promise<HookView[]> {
+	return hooksOfStore(actor.storeId);
+}
+
+/** The hooks of a store as they are drafted. */
+export async function hooksOfStore(storeId: number): Promise<HookView[]> {
 	const db = database();
-	const kept = await allHooks(db, actor.storeId);
-	const sightings = await allSightings(db, actor.storeId);
+	const kept = await allHooks(db, storeId);
+	const sightings = await allSightings(db, storeId);
 	const known = HOOKS.map(({ id, title, pages }): HookView => {
 		const { binding = null, fallback = null } = kept.find((hook) => hook.id === id) ?? {};
 		return { id, title, pages: [...pages], binding, fallback, own: false, sightings: [] };

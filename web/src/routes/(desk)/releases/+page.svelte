@@ -86,6 +86,14 @@
 						<a class="link font-semibold" href="/store">The look of all pieces</a>
 						<span class="text-muted">on every page that shows one</span>
 					</li>{/if}
+				{#if next.exceptions > 0}<li class="border-base-300/60 border-t py-1.5">
+						<a class="link font-semibold" href="/exceptions">{counted(next.exceptions, 'exception')}</a>
+						<span class="text-muted">of single products</span>
+					</li>{/if}
+				{#if next.theme}<li class="border-base-300/60 border-t py-1.5">
+						<a class="link font-semibold" href="/hooks">Hooks, the theme’s parts and the strip</a>
+						<span class="text-muted">where pieces are found a place in the shop</span>
+					</li>{/if}
 				{#if next.houseTabs}<li class="border-base-300/60 border-t py-1.5">
 						<a class="link font-semibold" href="/store">The theme’s own tabs</a>
 						<span class="text-muted">on every product page</span>

@@ -1,10 +1,13 @@
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import { toast } from 'svelte-sonner';
+	import { provideStoreSources } from '$lib/editor/storeSources.svelte.js';
 	import { hooksOf } from '@anbau/core/pieces';
 	import StoreSettings from '$lib/store/StoreSettings.svelte';
 	import HouseTabs from '$lib/store/HouseTabs.svelte';
 
 	let { data } = $props();
+	untrack(() => provideStoreSources([], data.icons));
 	const { store, origin } = $derived(data);
 	const script = $derived(
 		`<script async src="${origin}/live/v1/anbau.js"\n  data-store="${store.key}" data-page="product" data-id="{key}"></` +
@@ -65,6 +68,13 @@
 			</ul>
 		</details>
 	</section>
-	<HouseTabs tabs={data.houseTabs} />
+	<p class="mt-4">
+		<a class="link" href="/hooks"
+			>Hooks: where they were seen in the shop, selectors for a theme without markers, own hooks</a
+		>
+		·
+		<a class="link" href="/exceptions">Exceptions of single products</a>
+	</p>
+	<HouseTabs tabs={data.houseTabs} strip={store.strip} />
 	<StoreSettings {store} feed={data.feed} />
 </main>

@@ -2,7 +2,7 @@ import { error } from '@sveltejs/kit';
 import { Problem } from '$lib/server/problem.js';
 import { signedIn } from '$lib/server/signedIn.js';
 import { storeStates } from '$lib/server/state/storeStates.js';
-import { hangingOn } from '$lib/server/work/hanging.js';
+import { planData } from '$lib/server/work/planData.js';
 import { getProduct } from '$lib/server/work/products.js';
 import type { PageServerLoad } from './$types';
 
@@ -12,12 +12,9 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 	try {
 		const product = await getProduct(actor, params.key);
 		const { catalog } = await storeStates.byId(actor.storeId, now);
-		const hanging = (await hangingOn(actor, [product.key], now)).get(product.key) ?? [];
-		const attributes = [...catalog.definitions];
 		return {
+			...(await planData(actor, now)),
 			product,
-			hanging,
-			attributes,
 			categories: product.categories.map((key) => catalog.categoryTitle(key) ?? key)
 		};
 	} catch (cause) {

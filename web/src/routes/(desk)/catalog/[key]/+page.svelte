@@ -3,16 +3,19 @@
 	import ExternalLink from '@lucide/svelte/icons/external-link';
 	import Plus from '@lucide/svelte/icons/plus';
 	import { nanoid } from 'nanoid';
+	import { untrack } from 'svelte';
 	import { toast } from 'svelte-sonner';
 	import { attributeText, formatMoney, isDocuments } from '@anbau/core/catalog';
 	import { DEVICES, type PieceKind } from '@anbau/core/pieces';
 	import { availabilityWords } from '@anbau/core/rules';
 	import { blankPiece, createPiece } from '$lib/desk/newPiece.js';
 	import { sentenceOf } from '$lib/desk/request.js';
-	import { counted, timeWords } from '$lib/desk/words.js';
-	import PlantLabel from '$lib/ui/PlantLabel.svelte';
+	import { timeWords } from '$lib/desk/words.js';
+	import ProductPlan from '$lib/catalog/ProductPlan.svelte';
+	import { provideStoreSources } from '$lib/editor/storeSources.svelte.js';
 
 	let { data } = $props();
+	untrack(() => provideStoreSources(data.attributes, data.icons));
 	const { product, store } = $derived(data);
 	const money = (minor: number | null) => (minor === null ? null : formatMoney(minor, product.currency, store.locale));
 	const values = $derived(
@@ -117,31 +120,6 @@
 				<a class="link" href={`/attributes?q=${encodeURIComponent(product.title)}`}>Fill its attributes in the sheet</a>
 			</p>
 		</section>
-		<section class="bg-base-100 border-base-300 rounded-box border p-4">
-			<h2 class="text-[17px]">
-				Hangs on this page <span class="text-muted text-[14px] font-normal"
-					>{counted(data.hanging.length, 'piece')}, as the drafts are</span
-				>
-			</h2>
-			<ul class="mt-3 grid gap-1.5">
-				{#each data.hanging as piece (piece.slug)}
-					<li class="flex flex-wrap items-center gap-x-3 gap-y-0.5">
-						<a href={`/library/${piece.slug}?product=${encodeURIComponent(product.key)}`} class="max-w-full"
-							><PlantLabel kind={piece.kind} text={piece.name} faded={!piece.on} /></a
-						>
-						<span class="text-muted text-[13px]"
-							>{piece.hooks.join(', ') || 'hangs nowhere yet'}{piece.on ? '' : ' · off'}{piece.onlyHere
-								? ' · only here'
-								: ''}</span
-						>
-					</li>
-				{:else}
-					<li class="text-muted">
-						Nothing hangs on this product’s page. Make a tab just for it, or let a piece of the library reach it by one
-						of its tags.
-					</li>
-				{/each}
-			</ul>
-		</section>
+		{#key product.key}<ProductPlan {data} product={product.key} />{/key}
 	</div>
 </main>
