@@ -14,8 +14,10 @@ export interface PieceDocument {
 	panels?: { slug: string; heading: string; icon?: string; body: BodyInput; above?: BodyInput }[];
 	settings?: unknown;
 	style?: unknown;
-	placements: { id: string; hook: string; priority: number; devices?: string[] }[];
+	placements: ({ id: string; hook: string; priority: number } & Record<string, unknown>)[];
 	target: Rule;
+	audience?: { signedIn?: boolean; groups?: string[]; campaign?: string };
+	windows?: { from: string | null; until: string | null; days: number[]; hours: null }[];
 	on?: boolean;
 }
 

@@ -2,7 +2,9 @@ import { DEMO_ATTRIBUTES, DEMO_SEASONS, DEMO_VALUES } from './attributes.js';
 import { DEMO_DOCUMENTS } from './documents.js';
 import { HOUSE_TABS } from './houseTabs.js';
 import { DEMO_PIECES } from './pieces.js';
+import { DEMO_EXCEPTIONS } from './placed.js';
 import { catalogueCsv, demoProducts } from './products.js';
+import { DEMO_BINDINGS, DEMO_FALLBACKS, DEMO_PARTS } from './theme.js';
 
 /** Fills an empty store with the demo, by the same API that anyone else uses. A store with a catalogue is left alone. */
 const { ANBAU_URL = '', SHOP_URL = '', API_KEY = '' } = process.env;
@@ -62,6 +64,14 @@ async function fillSheet(addresses: Record<string, string>): Promise<void> {
 	}
 }
 
+/** Binds the hooks to the second theme and moves a part that both themes have. */
+async function bindTheme(): Promise<void> {
+	for (const [id, [selector, position]] of Object.entries(DEMO_BINDINGS))
+		await send('PUT', `/hooks/${id}`, { binding: { selector, position } });
+	for (const [id, fallback] of Object.entries(DEMO_FALLBACKS)) await send('PUT', `/hooks/${id}`, { fallback });
+	for (const [slug, part] of Object.entries(DEMO_PARTS)) await send('PUT', `/house-parts/${slug}`, part);
+}
+
 interface Listed {
 	total: number;
 	products: { url: string | null }[];
@@ -79,7 +89,9 @@ if (total === 0) {
 	await send('PATCH', '/store', { settings: SETTINGS });
 	await send('PUT', '/feed', FEED);
 	for (const { slug, ...tab } of HOUSE_TABS) await send('PUT', `/house-tabs/${slug}`, tab);
+	await bindTheme();
 	for (const [slug, piece] of Object.entries(DEMO_PIECES)) await send('PUT', `/pieces/${slug}`, piece);
+	for (const exception of DEMO_EXCEPTIONS) await send('POST', '/exceptions', exception);
 	await send('POST', '/publish', { note: 'The demo as it comes' });
 } else if (first?.url && !first.url.startsWith(SHOP_URL)) {
 	// The shop moved to another port; its products' addresses and its feed follow.
