@@ -109,6 +109,7 @@ export function shortestReason(piece: Piece, { reasons, flip }: Pick<Explanation
 	return '';
 }
 
+/** What a page has or lacks; what it should not have says so. */
 function leafWords(piece: Piece, { at, text }: Reason): string {
-	return `${isNegated(effectiveTarget(piece), at.slice('/target'.length)) ? 'never with' : 'needs'} ${text}`;
+	return isNegated(effectiveTarget(piece), at.slice('/target'.length)) ? `kept away by ${text}` : text;
 }

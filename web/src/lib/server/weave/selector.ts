@@ -10,10 +10,15 @@ const FOREIGN = new Set(
 	).split(' ')
 );
 
+const COMBINATORS = new Set<string>(['child', 'parent', 'descendant', 'adjacent', 'sibling', 'column-combinator']);
+
 /** Why a text is no CSS selector that a browser takes; null when it is one. */
 export function selectorFault(selector: string): string | null {
 	try {
-		const foreign = parse(selector).flat().flatMap(foreignNames)[0];
+		const parsed = parse(selector);
+		const [last] = parsed.map((parts) => parts.at(-1)).filter((part) => part && COMBINATORS.has(part.type));
+		if (last) return 'ends before it says what it is to find';
+		const foreign = parsed.flat().flatMap(foreignNames)[0];
 		if (foreign !== undefined) return `uses “:${foreign}”, which browsers do not know`;
 		load('')(selector);
 		return null;
