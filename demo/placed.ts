@@ -6,9 +6,9 @@ const evening = (days: number) => `${new Date(Date.now() + days * DAY).toISOStri
 
 /** Pieces for some visitors, at some times, on some devices, on other pages than products', by slug. */
 export const DEMO_PLACED: Record<string, PieceDocument> = {
-	'call-the-nursery': {
+	'nursery-bar': {
 		kind: 'message',
-		name: 'Call the nursery',
+		name: 'Nursery bar',
 		note: 'On phones alone: there one tap calls.',
 		icon: 'phone',
 		body: markdown('Questions? [Call the nursery](tel:+440000000) until four.'),

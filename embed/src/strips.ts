@@ -24,15 +24,16 @@ export interface HouseStrip {
 
 /** The strip where a page's tabs go. */
 export interface Strips {
-	stripAt(element: Element, tabs: TabEntry[]): HouseStrip;
+	stripAt(element: Element, tabs: TabEntry[]): HouseStrip | null;
 }
 
 /**
- * A theme's strip whatever it is made of. One that is not understood is left alone, and an own strip stands below it;
+ * A theme's strip whatever it is made of; null where it marks its panels itself. One that is not understood is left alone, and an own strip stands below it;
  * so is one that would show what it shows anyway.
  */
-export function stripAt(element: Element, tabs: TabEntry[]): HouseStrip {
-	const strip = element.querySelector('[data-anbau-tab]') ? null : understand(element);
+export function stripAt(element: Element, tabs: TabEntry[]): HouseStrip | null {
+	if (element.querySelector('[data-anbau-tab]')) return null;
+	const strip = understand(element);
 	if (!strip) return element.hasAttribute('data-anbau-hook') ? inMarker(element) : below(element);
 	const isSame = tabs.every((tab, i) => {
 		const own = strip.tabs[i];

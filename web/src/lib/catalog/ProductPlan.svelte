@@ -77,13 +77,13 @@
 	</div>
 	<ul class="mt-3 grid gap-2">
 		{#each hooks as { hook, labels } (hook)}
-			<li class="grid grid-cols-[8.5rem_minmax(0,1fr)] items-start gap-2">
+			<li class="grid items-start gap-x-2 sm:grid-cols-[8.5rem_minmax(0,1fr)]">
 				<span class="flex h-7 items-center gap-2 font-mono text-[13px]"><Peg filled />{hook}</span>
 				<ul class="flex flex-wrap gap-x-2 gap-y-1">
 					{#each labels as one (one.id)}
 						{@const piece = 'piece' in one.subject ? plan.pieces[one.subject.piece] : undefined}
-						<li class="flex max-w-full items-center">
-							{#if piece}<a href={`/library/${piece.slug}?product=${encodeURIComponent(product)}`} class="max-w-full"
+						<li class="flex max-w-full min-w-0 items-center">
+							{#if piece}<a href={`/library/${piece.slug}?product=${encodeURIComponent(product)}`} class="min-w-0"
 									><PlantLabel kind={one.kind} text={one.name} /></a
 								>{:else}<PlantLabel kind={one.kind} text={one.name} />{/if}
 							{#if plan.product}<HereMenu

@@ -28,7 +28,7 @@
 					>{row.productTitle ?? `${row.exception.product} (gone)`}</a
 				>{/if}
 			{#if by !== 'product'}<a class="link min-w-0 truncate" href={linkOf(row)}>{aboutOf(row)}</a>{/if}
-			<span class="chip bg-terracotta-soft text-kind-message">{exceptionWords(row.exception)}</span>
+			<span class="chip bg-terracotta-soft text-base-content">{exceptionWords(row.exception)}</span>
 			<span class="text-muted text-[12px]">{row.by}</span>
 			<button type="button" class="btn btn-ghost btn-xs ml-auto" onclick={() => void list.drop(row)}
 				>Follow the library again</button

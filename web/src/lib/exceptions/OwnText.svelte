@@ -59,7 +59,7 @@
 			<div class="border-base-300 rounded-box border p-3 text-[13px] whitespace-pre-wrap" aria-label="What differs">
 				{#if differs}{#each changes as part, i (i)}{#if part.added}<ins class="bg-moss-soft text-primary no-underline"
 								>{part.value}</ins
-							>{:else if part.removed}<del class="bg-terracotta-soft text-kind-message">{part.value}</del
+							>{:else if part.removed}<del class="bg-terracotta-soft text-base-content">{part.value}</del
 							>{:else}{part.value}{/if}{/each}{:else}<span class="text-muted">Nothing yet.</span>{/if}
 			</div>
 		</section>

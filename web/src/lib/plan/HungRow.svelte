@@ -73,7 +73,7 @@
 {/if}
 {#if own.length > 0}
 	<p class="mt-0.5 ml-16 flex flex-wrap gap-1">
-		{#each own as row (row.id)}<span class="chip bg-terracotta-soft text-kind-message"
+		{#each own as row (row.id)}<span class="chip bg-terracotta-soft text-base-content"
 				>on this product: {exceptionWords(row.exception)}</span
 			>{/each}
 	</p>

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { onMount, tick, untrack } from 'svelte';
-	import { kindFault } from '@anbau/core/pieces';
+	import { DEVICES, kindFault } from '@anbau/core/pieces';
 	import { hookTitle, type Hung } from '@anbau/core/placement';
 	import type { HookView } from '$lib/contracts.js';
 	import { provideStoreSources } from '$lib/editor/storeSources.svelte.js';
@@ -20,6 +20,10 @@
 			hook: string | null;
 			/** Whether a new piece is to be begun on the hook at once. */
 			make: boolean;
+			groups: string[];
+			campaign: string | null;
+			device: string | null;
+			at: string | null;
 		};
 	}
 	let { data }: Props = $props();
@@ -28,6 +32,9 @@
 	untrack(() => provideStoreSources(data.attributes, data.icons));
 	onMount(() => {
 		plan.hook = data.hook;
+		plan.visitor = { signedIn: data.groups.length > 0, groups: data.groups, campaign: data.campaign };
+		plan.device = DEVICES.find((device) => device === data.device) ?? 'desktop';
+		plan.at = data.at;
 		const kind: PlannedKind = data.kind === 'category' || data.kind === 'article' ? data.kind : 'product';
 		void plan.lookAt(kind, data.key);
 	});

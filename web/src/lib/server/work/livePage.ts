@@ -5,12 +5,14 @@ import { GUEST, type Visitor } from '@anbau/core/pieces';
 import { emptyPage, type PageDocument } from '@anbau/core/placement';
 import { liveOn } from '../state/liveOn.js';
 import { storeStates, type StoreState } from '../state/storeStates.js';
-import { visitorOf } from '../visitorToken.js';
+import { isOwnerToken, visitorOf } from '../visitorToken.js';
 
 const querySchema = z.object({
 	kind: z.enum(PAGE_KINDS).catch('plain'),
 	id: z.string().max(300).catch(''),
-	campaign: z.string().max(100).nullable().catch(null)
+	campaign: z.string().max(100).nullable().catch(null),
+	at: z.iso.datetime().nullable().catch(null),
+	owner: z.string().nullable().catch(null)
 });
 
 /** A page that was resolved for whoever asks, and how its answer may be kept. */
@@ -21,7 +23,8 @@ export interface ResolvedPage {
 
 /**
  * Resolves a page of the storefront. A page that is not known is an empty document. An answer for a visitor with a
- * valid token is private; without one the visitor is a guest. Null where there is no such store.
+ * valid token is private; without one the visitor is a guest. `at` another time it is resolved only for the holder of
+ * the owner's link. Null where there is no such store.
  */
 export async function resolvedPage(
 	storeKey: string,
@@ -31,14 +34,19 @@ export async function resolvedPage(
 ): Promise<ResolvedPage | null> {
 	const state = await storeStates.byKey(storeKey, now);
 	if (!state) return null;
-	const { kind, id, campaign } = querySchema.parse({
+	const { kind, id, campaign, at, owner } = querySchema.parse({
 		kind: parameters.get('kind'),
 		id: parameters.get('id'),
-		campaign: parameters.get('campaign')
+		campaign: parameters.get('campaign') || null,
+		at: parameters.get('at'),
+		owner: parameters.get('owner')
 	});
 	const signedIn = token === null ? null : await visitorOf(token, state.store.visitorSecret, now);
-	const document = resolvePage(state, { kind, key: id }, { ...(signedIn ?? GUEST), campaign }, now);
-	return { document, cacheControl: signedIn ? 'private, no-store' : sharedCaching(state, document, now) };
+	const { key, visitorSecret } = state.store;
+	const isAsOf = at !== null && owner !== null && (await isOwnerToken(owner, key, visitorSecret, now));
+	const time = isAsOf ? Date.parse(at) : now;
+	const document = resolvePage(state, { kind, key: id }, { ...(signedIn ?? GUEST), campaign }, time);
+	return { document, cacheControl: signedIn || isAsOf ? 'private, no-store' : sharedCaching(state, document, now) };
 }
 
 export interface LiveAnswer {

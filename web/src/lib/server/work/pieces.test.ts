@@ -172,6 +172,8 @@ describe('a release', () => {
 		expect(await getHouseTab(actor, 'description')).toEqual({
 			slug: 'description',
 			name: 'About',
+			icon: null,
+			binding: null,
 			hidden: false,
 			priority: 10
 		});

@@ -12,6 +12,10 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		kind: searchParams.get('kind'),
 		key: searchParams.get('id') ?? searchParams.get('product'),
 		hook: searchParams.get('hook'),
-		make: searchParams.has('make')
+		make: searchParams.has('make'),
+		groups: searchParams.getAll('group'),
+		campaign: searchParams.get('campaign'),
+		device: searchParams.get('device'),
+		at: searchParams.get('at')
 	};
 };
