@@ -5,6 +5,7 @@ import { benchBodies } from './bodies.js';
 import { benchImport } from './import.js';
 import type { Result } from './measure.js';
 import { benchPage } from './page.js';
+import { benchPlacing } from './placing.js';
 import { benchReach } from './reach.js';
 import { benchScreens } from './screens.js';
 import { benchScript } from './script.js';
@@ -12,6 +13,7 @@ import { benchScript } from './script.js';
 const results: Result[] = [
 	...benchScript(),
 	...benchPage(),
+	...benchPlacing(),
 	...benchBodies(),
 	...(await benchReach()),
 	...(await benchImport()),

@@ -89,7 +89,7 @@ test('a piece is hung, and a new one begun, where the plan has a hook; a categor
 	await desk.getByRole('button', { name: 'New piece here' }).click();
 	await desk.getByRole('button', { name: /^Empty/ }).click();
 	await expect(desk).toHaveURL(/\/library\/new-message/);
-	await expect(desk.getByText('above the title')).toBeVisible();
+	await expect(desk.getByRole('button', { name: 'Hook', exact: true })).toHaveText('above the title');
 	const slug = new URL(desk.url()).pathname.split('/').at(-1) ?? '';
 	await call('DELETE', `/pieces/${slug}`);
 	await desk.goto(planPage('kind=category&id=seeds'));
@@ -267,7 +267,7 @@ test('the plan and the shop agree for 30 random products, visitors, devices and 
 		// What a visitor looked at lately is known to the visitor's browser alone.
 		const known = Object.entries(planned as Record<string, string[]>).map(([hook, ids]): [string, string[]] => [
 			hook,
-			ids.filter((id) => !id.startsWith('looked-at-lately'))
+			ids.filter((id) => !id.startsWith('recently-viewed '))
 		]);
 		const expected = Object.fromEntries(known.filter(([, ids]) => ids.length > 0));
 		expect(read, name).toEqual(expected);

@@ -163,7 +163,7 @@ function dress({ panel, slug, button }: Made): () => void {
 	const { parentNode: parent, nextSibling: next } = panel;
 	panel.id ||= `tab-${slug}`;
 	panel.classList.add('anbau-panel');
-	set(panel, { 'aria-labelledby': button.id });
+	set(panel, { 'aria-labelledby': button.id, hidden: 'until-found' });
 	button.setAttribute('aria-controls', panel.id);
 	// The tab says it for the eye; the outline of the page keeps it.
 	const label = panel.querySelector('[data-anbau-label]');

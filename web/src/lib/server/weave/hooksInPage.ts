@@ -2,9 +2,14 @@ import type { Cheerio, CheerioAPI } from 'cheerio';
 import type { Element } from 'domhandler';
 import type { HookBinding } from '@anbau/core/placement';
 
-/** The theme's marker of a hook. */
-export function markersOf($: CheerioAPI, hook: string): Cheerio<Element> {
-	return $(`[data-anbau-hook="${hook}"]`) as Cheerio<Element>;
+/** The theme's markers of a page by the hook that they are of, found in one walk. */
+export function markersIn($: CheerioAPI): (hook: string) => Cheerio<Element> {
+	const found = new Map<string, Element[]>();
+	for (const element of ($('[data-anbau-hook]') as Cheerio<Element>).toArray()) {
+		const { 'data-anbau-hook': hook = '' } = element.attribs;
+		found.set(hook, [...(found.get(hook) ?? []), element]);
+	}
+	return (hook) => $(found.get(hook) ?? []) as Cheerio<Element>;
 }
 
 /** What a selector finds in the theme's own part of a page; nothing where it cannot be read. */
@@ -19,11 +24,14 @@ export function foundBy($: CheerioAPI, selector: string): Cheerio<Element> {
 /** The hooks of one page, found once each: by marker, by selector, by what they fall back to. */
 export class HooksInPage {
 	private readonly holders = new Map<string, Cheerio<Element> | null>();
+	private readonly markers: (hook: string) => Cheerio<Element>;
 
 	constructor(
 		private readonly $: CheerioAPI,
 		private readonly bindings: Readonly<Record<string, HookBinding>>
-	) {}
+	) {
+		this.markers = markersIn($);
+	}
 
 	/** The element that holds what hangs on a hook, made beside or in the bound element; null where there is none. */
 	holder(hook: string, passed: readonly string[] = []): Cheerio<Element> | null {
@@ -35,7 +43,7 @@ export class HooksInPage {
 	}
 
 	private find(hook: string, passed: readonly string[]): Cheerio<Element> | null {
-		const marker = markersOf(this.$, hook).first();
+		const marker = this.markers(hook).first();
 		if (marker.length > 0) return marker;
 		const { binding, fallback } = this.bindings[hook] ?? { binding: null, fallback: null };
 		const element = binding ? foundBy(this.$, binding.selector).first() : null;
@@ -45,7 +53,7 @@ export class HooksInPage {
 
 	/** The element that a hook marks or is bound to itself, such as the container of the text. */
 	container(hook: string): Cheerio<Element> | null {
-		const marker = markersOf(this.$, hook).first();
+		const marker = this.markers(hook).first();
 		if (marker.length > 0) return marker;
 		const { binding } = this.bindings[hook] ?? {};
 		const element = binding ? foundBy(this.$, binding.selector).first() : null;

@@ -26,8 +26,10 @@ export function weave(html: string, document: PageDocument, style: string): stri
 		weaveTabs($, hooks, document),
 		weaveEdges($, document)
 	];
-	if (woven.some(Boolean) && $(`link[href="${style}"]`).length === 0)
-		$('head').append($('<link>').attr({ rel: 'stylesheet', href: style }));
+	// Found from above; a selector would walk through the whole page.
+	const head = $.root().children('html').children('head');
+	if (woven.some(Boolean) && head.children(`link[href="${style}"]`).length === 0)
+		head.append($('<link>').attr({ rel: 'stylesheet', href: style }));
 	return $.html();
 }
 
@@ -82,7 +84,7 @@ function panelHtml({ heading, html = '' }: { heading: string; html?: string }): 
 }
 
 function weaveEdges($: CheerioAPI, { edges }: PageDocument): boolean {
-	for (const edge of edges) $('body').append(holding($, 'div', edgeAttributes(edge), edge.html));
+	for (const edge of edges) $.root().children('html').children('body').append(holding($, 'div', edgeAttributes(edge), edge.html));
 	return edges.length > 0;
 }
 

@@ -8,7 +8,7 @@ import { allHooks } from '../db/theme.js';
 import type { Actor } from '../db/users.js';
 import { Problem, readBy } from '../problem.js';
 import { storeStates } from '../state/storeStates.js';
-import { foundBy, markersOf } from '../weave/hooksInPage.js';
+import { foundBy, markersIn } from '../weave/hooksInPage.js';
 import { checkSelector } from '../weave/selector.js';
 import { listHooks, type HookView } from './hooks.js';
 import { samplePages, type SamplePage } from './samplePages.js';
@@ -31,11 +31,12 @@ export async function lookForHooks(actor: Actor, signal: AbortSignal): Promise<H
 	const seen = pages.flatMap(({ url, html }): Omit<Sighting, 'seen'>[] => {
 		const $ = load(html);
 		const kind = kindOf($);
+		const markersOf = markersIn($);
 		const key = $('script[data-store][data-page]').attr('data-id') ?? '';
 		return hooks
 			.filter(({ pages }) => (pages as readonly PageKind[]).includes(kind))
 			.map(({ id }) => {
-				const markers = markersOf($, id).length;
+				const markers = markersOf(id).length;
 				const binding = kept.find((hook) => hook.id === id)?.binding;
 				const found = markers > 0 || !binding ? markers : foundBy($, binding.selector).length;
 				return { hook: id, url, key, kind, found, byMarker: markers > 0 };
