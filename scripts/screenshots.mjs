@@ -51,6 +51,20 @@ try {
 			.getByTestId('saved')
 			.getByText(/^saved \d/)
 			.waitFor();
+		await page.request.post(`${running.url}/api/v1/hooks/look`);
+		await go('/plan?product=lindow-greenhouse-6-8&hook=above-buy');
+		await page.locator('[data-label]').first().waitFor();
+		await take('plan');
+		await go('/plan?product=ashlap-cedar-greenhouse&hook=below-tabs');
+		await page.getByRole('button', { name: 'On this product: Greenhouse questions' }).click();
+		await page.getByRole('button', { name: /^Own text here: What does it stand on/ }).click();
+		await take('exception');
+		await go('/hooks?hook=below-price');
+		await page
+			.getByText(/sample pages/)
+			.last()
+			.waitFor();
+		await take('hooks');
 		await go('/attributes');
 		await page.getByLabel('Category').selectOption('seeds');
 		await page.locator('.rgCell[data-rgcol="0"]').nth(4).waitFor();
@@ -80,6 +94,13 @@ try {
 		await page.getByRole('tab', { name: 'Growing guide' }).click();
 		await page.mouse.wheel(0, 420);
 		await take('shop-guide');
+		await page.goto(`${running.shopUrl}/meadow/products/lindow-greenhouse-6-8`);
+		await take('shop-second');
+		const link = await page.request.post(`${running.url}/api/v1/hooks/link?product=lindow-greenhouse-6-8`);
+		await page.goto('about:blank');
+		await page.goto((await link.json()).url);
+		await page.getByText(/hooks are on this page/).waitFor();
+		await take('shop-hooks');
 	} finally {
 		await browser.close();
 		await stop();

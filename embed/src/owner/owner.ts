@@ -28,7 +28,7 @@ async function start(): Promise<void> {
 
 	const host = document.createElement('div');
 	host.className = 'anbau';
-	const root = host.attachShadow({ mode: 'closed' });
+	const root = host.attachShadow({ mode: 'open' });
 	root.adoptedStyleSheets = [ownerStyle()];
 	document.body.append(host);
 

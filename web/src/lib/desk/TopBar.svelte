@@ -30,14 +30,14 @@
 	>
 		<img src="/mark.svg" alt="" class="size-6" />anbau
 	</a>
-	<nav class="flex gap-1" aria-label="Screens">
+	<nav class="flex flex-wrap gap-x-1" aria-label="Screens">
 		{#each screens as { href, name } (href)}
 			{@const current = page.url.pathname.startsWith(href)}
 			<a
 				{href}
 				aria-current={current ? 'page' : undefined}
 				class={[
-					'rounded-field px-3 py-1.5 font-medium',
+					'rounded-field px-2 py-1.5 font-medium whitespace-nowrap sm:px-3',
 					current ? 'bg-white/15 text-white' : 'opacity-85 hover:bg-white/10'
 				]}>{name}</a
 			>

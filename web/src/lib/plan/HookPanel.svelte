@@ -70,12 +70,12 @@
 	{shown.length === 1 ? 'hangs' : 'hang'} here on this page, {shown.length + absent.length}
 	in all. Lower number comes first.
 </p>
-<ol class="mt-3 grid gap-1.5" aria-label="Hangs here">
+<ol class="mt-3 grid grid-cols-[minmax(0,1fr)] gap-1.5" aria-label="Hangs here">
 	{#each shown as one (one.id)}<li><HungRow {plan} {moving} {one} {onopen} /></li>{/each}
 </ol>
 {#if absent.length > 0}
 	<h3 class="mt-4 text-[14px]">Not on this page</h3>
-	<ol class="mt-2 grid gap-2" aria-label="Not on this page">
+	<ol class="mt-2 grid grid-cols-[minmax(0,1fr)] gap-2" aria-label="Not on this page">
 		{#each absent as { one, reason } (one.id)}<li><HungRow {plan} {moving} {one} {reason} {onopen} /></li>{/each}
 	</ol>
 {/if}

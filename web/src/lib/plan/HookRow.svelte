@@ -67,6 +67,13 @@
 		aria-pressed={isChosen}
 		onclick={() => (plan.hook = isChosen ? null : hook)}><Peg filled={isChosen || labels.length > 0} />{hook}</button
 	>
+	{#each plan.partsOn(hook) as part (part.slug)}
+		<a class="max-w-full" href="/hooks#house-parts" title={`The theme’s own ${part.name}, moved here`}
+			><PlantLabel kind="house" small text={part.name} withKind={false} /><span class="sr-only"
+				>of the theme, moved here</span
+			></a
+		>
+	{/each}
 	{#each labels as one (one.id)}
 		{#if before === one.id}<span class="bg-primary h-6 w-0.5 rounded" aria-hidden="true"></span>{/if}
 		<button

@@ -1,6 +1,6 @@
 import type { PageRef, Product } from '@anbau/core/catalog';
 import { GUEST, wallInstant, type Device, type Piece, type Visitor } from '@anbau/core/pieces';
-import { everythingOn, shortestReason, shownOn, type HouseTab, type Hung } from '@anbau/core/placement';
+import { everythingOn, shortestReason, shownOn, type HousePart, type HouseTab, type Hung } from '@anbau/core/placement';
 import type { PlanData as Drafts, PieceView, StoreView } from '$lib/contracts.js';
 import { ExceptionList } from '$lib/exceptions/exceptionList.svelte.js';
 import { documentOf } from '$lib/desk/newPiece.js';
@@ -74,6 +74,11 @@ export class Plan {
 	/** Everything that hangs on a hook of this kind of page. */
 	everything(hook: string): Hung[] {
 		return everythingOn({ pieces: this.documents, houseTabs: this.houseTabs }, this.page.kind, hook);
+	}
+
+	/** The theme's own parts that are moved to a hook of this kind of page. */
+	partsOn(hook: string): HousePart[] {
+		return this.data.houseParts.filter((part) => part.page === this.page.kind && part.hook === hook);
 	}
 
 	/** What this page shows on a hook, on the device that is looked at. */

@@ -24,7 +24,7 @@
 			]}
 		>
 			<div class="flex items-center gap-3 px-5 pt-4">
-				<Dialog.Title class="min-w-0 flex-1 truncate text-[19px]">{title}</Dialog.Title>
+				<Dialog.Title class="font-display min-w-0 flex-1 truncate text-[19px] font-bold">{title}</Dialog.Title>
 				<Dialog.Close class="btn btn-ghost btn-sm btn-square" aria-label="Close"><X class="size-4" /></Dialog.Close>
 			</div>
 			<div class="min-h-0 flex-1 overflow-y-auto px-5 py-3">{@render children()}</div>

@@ -84,7 +84,11 @@ function panelHtml({ heading, html = '' }: { heading: string; html?: string }): 
 }
 
 function weaveEdges($: CheerioAPI, { edges }: PageDocument): boolean {
-	for (const edge of edges) $.root().children('html').children('body').append(holding($, 'div', edgeAttributes(edge), edge.html));
+	for (const edge of edges)
+		$.root()
+			.children('html')
+			.children('body')
+			.append(holding($, 'div', edgeAttributes(edge), edge.html));
 	return edges.length > 0;
 }
 
