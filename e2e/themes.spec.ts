@@ -236,3 +236,50 @@ test('members alone get the members’ message, and a forged, expired or foreign
 		expect(await answer(token)).toEqual(guest);
 	expect(guest.body).not.toContain('for-members');
 });
+
+// Common practice, no source: page-wide pieces keep to the container: side padding 60 px or 5 %, at most 1200 px, centred.
+test('a piece is as wide as its column, the page’s container or the window, and widens no page', async ({
+	page,
+	call
+}) => {
+	const piece = (name: string, placement: object) => ({
+		kind: 'message',
+		name,
+		body: { markdown: `${name}.` },
+		target: { field: 'product', operator: 'in', value: ['carrot-amber-row'] },
+		placements: [{ hook: 'above-tabs', ...placement }]
+	});
+	const wide = {
+		'as-a-column': piece('As a column', { width: 'column' }),
+		'as-the-container': piece('As the container', { width: 'container', padding: '5%', maxWidth: 800 }),
+		'as-the-window': piece('As the window', { width: 'full', padding: '60px', maxWidth: 1200 })
+	};
+	for (const [slug, document] of Object.entries(wide)) await call('PUT', `/pieces/${slug}`, document);
+	await call('POST', '/publish', { note: 'wide', pieces: Object.keys(wide) });
+	for (const width of [390, 1280, 1800]) {
+		await page.setViewportSize({ width, height: 800 });
+		for (const address of [shopPage('carrot-amber-row'), meadowPage('carrot-amber-row')]) {
+			await page.goto(address);
+			const box = async (slug: string, inner = '') => {
+				const found = await page.locator(`[data-anbau-piece=${slug}] ${inner}`).first().boundingBox();
+				if (!found) throw new Error(`${slug} is not there`);
+				return found;
+			};
+			await expect(page.locator('[data-anbau-piece=as-the-window]')).toBeVisible();
+			const main = await page.locator('main').evaluate((element) => {
+				const { paddingLeft, paddingRight } = getComputedStyle(element);
+				return element.clientWidth - parseFloat(paddingLeft) - parseFloat(paddingRight);
+			});
+			expect((await box('as-a-column')).width).toBeCloseTo(main, 0);
+			expect((await box('as-the-container')).width).toBeLessThanOrEqual(Math.min(800, main) + 1);
+			const full = await box('as-the-window');
+			expect(full.width).toBeCloseTo(width, -1);
+			const content = await box('as-the-window', '.anbau-message');
+			expect(content.width).toBeLessThanOrEqual(Math.min(1200, width - 120) + 1);
+			expect(content.x + content.width / 2).toBeCloseTo(width / 2, -1);
+			expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+		}
+	}
+	for (const slug of Object.keys(wide)) await call('DELETE', `/pieces/${slug}`);
+	await call('POST', '/publish', { note: 'without', pieces: Object.keys(wide) });
+});

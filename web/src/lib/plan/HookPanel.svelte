@@ -42,6 +42,15 @@
 		return { id: nanoid(10), page, hook, priority, width: 'column', devices: [...DEVICES] };
 	}
 
+	/** Dropped on the upper half of a row it comes before it, on the lower half behind it. */
+	function dropOn(event: DragEvent & { currentTarget: HTMLElement }, one: Hung) {
+		event.preventDefault();
+		const { top, height } = event.currentTarget.getBoundingClientRect();
+		const next = shown[shown.indexOf(one) + 1]?.id ?? null;
+		if (moving.dragged) moving.drop(moving.dragged, hook, event.clientY < top + height / 2 ? one.id : next);
+		moving.dragged = null;
+	}
+
 	const search = (text: string) => {
 		const wanted = text.trim().toLowerCase();
 		const here = new Set(plan.everything(hook).flatMap(({ subject }) => ('piece' in subject ? subject.piece : [])));
@@ -71,7 +80,15 @@
 	in all. Lower number comes first.
 </p>
 <ol class="mt-3 grid grid-cols-[minmax(0,1fr)] gap-1.5" aria-label="Hangs here">
-	{#each shown as one (one.id)}<li><HungRow {plan} {moving} {one} {onopen} /></li>{/each}
+	{#each shown as one (one.id)}
+		<li
+			class={moving.dragged && moving.dragged.id !== one.id ? 'hover:outline-primary rounded-md outline-1' : ''}
+			ondragover={(event) => moving.dragged && moving.takes(moving.dragged, hook) && event.preventDefault()}
+			ondrop={(event) => dropOn(event, one)}
+		>
+			<HungRow {plan} {moving} {one} {onopen} />
+		</li>
+	{/each}
 </ol>
 {#if absent.length > 0}
 	<h3 class="mt-4 text-[14px]">Not on this page</h3>

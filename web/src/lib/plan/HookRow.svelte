@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { kindFault, textPlace } from '@anbau/core/pieces';
+	import { textPlace } from '@anbau/core/pieces';
 	import type { Hung } from '@anbau/core/placement';
 	import PlantLabel from '$lib/ui/PlantLabel.svelte';
 	import Peg from '$lib/ui/Peg.svelte';
@@ -23,8 +23,7 @@
 	/** Before which label the dragged one would come; undefined while nothing is over this hook. */
 	let before = $state<string | null>();
 
-	const takes = (one: Hung | null) =>
-		one !== null && ('piece' in one.subject ? kindFault(one.kind, hook) === null : hook === 'tabs');
+	const takes = (one: Hung | null) => one !== null && moving.takes(one, hook);
 
 	function over(event: DragEvent) {
 		if (!takes(moving.dragged)) return;

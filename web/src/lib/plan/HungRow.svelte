@@ -48,7 +48,13 @@
 			moving.dragged = one;
 		}}
 		ondragend={() => (moving.dragged = null)}
-		onclick={() => onopen(one)}><PlantLabel kind={one.kind} text={one.name} wide /></button
+		onclick={() => onopen(one)}
+		onkeydown={(event) => {
+			const by = { ArrowUp: -1, ArrowDown: 1 }[event.key];
+			if (!by || reason !== undefined) return;
+			event.preventDefault();
+			moving.step(one, by as 1 | -1);
+		}}><PlantLabel kind={one.kind} text={one.name} wide /></button
 	>
 	{#if view && plan.page.kind === 'product'}<span class="text-muted font-mono text-[12px]" title="Products it reaches"
 			>{view.reach}</span

@@ -1,5 +1,5 @@
 import { toast } from 'svelte-sonner';
-import { movedTo, type Piece } from '@anbau/core/pieces';
+import { kindFault, movedTo, type Piece } from '@anbau/core/pieces';
 import { movesOf, type Exception, type Hung, type Move } from '@anbau/core/placement';
 import type { PieceView } from '$lib/contracts.js';
 import { documentOf } from '$lib/desk/newPiece.js';
@@ -49,6 +49,11 @@ export class Moving {
 		if (at < 0 || to < 0 || to >= shown.length) return;
 		const before = by < 0 ? shown[to] : shown[to + 1];
 		this.drop(one, hook, before?.id ?? null);
+	}
+
+	/** Whether something can hang on a hook. */
+	takes({ kind, subject }: Hung, hook: string): boolean {
+		return 'piece' in subject ? kindFault(kind, hook) === null : hook === 'tabs';
 	}
 
 	hookOf({ subject }: Hung): string {
