@@ -222,6 +222,7 @@ test('the plan and the shop agree for 30 random products, visitors, devices and 
 		await desk.goto(planPage(query.toString()));
 		await expect(labels(desk, 'tabs').first()).toBeVisible();
 		await desk.waitForLoadState('networkidle');
+		await expect(desk.getByRole('region', { name: 'The page' })).toHaveAttribute('aria-busy', 'false');
 		const planned = await desk.evaluate(() =>
 			Object.fromEntries(
 				[...document.querySelectorAll<HTMLElement>('[data-hook]')].map((hook) => [

@@ -122,6 +122,7 @@
 		<div
 			class="bg-base-100 border-base-300 rounded-box mt-3 grid gap-0.5 border p-3"
 			aria-label="The page"
+			aria-busy={plan.document === null || plan.around.isFilling}
 			role="region"
 		>
 			{@render parts(drawing.top)}

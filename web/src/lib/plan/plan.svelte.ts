@@ -55,18 +55,19 @@ export class Plan {
 		this.pieces = Object.fromEntries(data.pieces.map((view) => [view.slug, view]));
 		this.houseTabs = data.houseTabs;
 		this.exceptions = new ExceptionList(data.exceptions);
-		// eslint-disable-next-line @typescript-eslint/no-this-alias -- the getters below read what changes here
-		const plan = this;
+		// Read anew whenever they change here.
+		const houseTabs = () => this.houseTabs;
+		const exceptions = () => this.exceptions.all;
 		this.around = new Surroundings({
 			...data,
 			others: {},
 			off: new Set(),
 			icons: () => data.icons,
 			get houseTabs() {
-				return plan.houseTabs;
+				return houseTabs();
 			},
 			get exceptions() {
-				return plan.exceptions.all;
+				return exceptions();
 			}
 		});
 	}

@@ -7,6 +7,8 @@ import { request } from '$lib/desk/request.js';
  */
 export class ListCache {
 	private version = $state(0);
+	/** How many times it is asking the server at the moment. */
+	asking = $state(0);
 	private readonly found = new Map<string, Product[]>();
 	private readonly wanted = new Map<string, Map<string, ListQuery>>();
 
@@ -28,6 +30,7 @@ export class ListCache {
 	}
 
 	private async fetch(): Promise<void> {
+		this.asking++;
 		const wanted = [...this.wanted];
 		this.wanted.clear();
 		for (const [product, queries] of wanted) {
@@ -36,5 +39,6 @@ export class ListCache {
 			[...queries.keys()].forEach((id, i) => this.found.set(`${product} ${id}`, lists[i] ?? []));
 		}
 		this.version++;
+		this.asking--;
 	}
 }

@@ -78,6 +78,11 @@ export class Surroundings {
 		attribute: (code) => this.attribute(code)?.label
 	};
 
+	/** Whether product lists are still on their way. */
+	get isFilling(): boolean {
+		return this.lists.asking > 0;
+	}
+
 	/** The library name of another piece. */
 	nameOf(slug: string): string | undefined {
 		return this.given.others[slug]?.name;
