@@ -74,6 +74,20 @@ export const DEMO_PLACED: Record<string, PieceDocument> = {
 		placements: [{ id: 'text', hook: 'text', priority: 10, unit: 'paragraph', side: 'below', n: 2, every: false }],
 		target: within('greenhouses-and-frames/greenhouses')
 	},
+	'how-large-it-is': {
+		kind: 'media',
+		name: 'How large it is',
+		note: 'Second in the gallery of every greenhouse, beside a person of 1.75 m.',
+		icon: 'ruler',
+		settings: {
+			type: 'picture',
+			address: '/assets/scale.svg',
+			alt: 'The house beside a person of 1.75 m',
+			caption: '{product.title} beside a person of 1.75 m'
+		},
+		placements: [{ id: 'gallery', hook: 'gallery', priority: 15 }],
+		target: within('greenhouses-and-frames/greenhouses')
+	},
 	'when-to-sow': {
 		kind: 'message',
 		name: 'When to sow',

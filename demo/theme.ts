@@ -5,6 +5,7 @@ export const DEMO_BINDINGS: Record<
 > = {
 	'page-top': ['.sky', 'before'],
 	'above-gallery': ['.stage > figure', 'first'],
+	gallery: ['.stage > figure', 'last'],
 	'below-gallery': ['.stage > figure', 'last'],
 	'above-title': ['.pane > h1', 'before'],
 	'below-title': ['.pane > h1', 'after'],

@@ -58,7 +58,7 @@ test('any element becomes a hook: clicked in the shop, tried on other pages, kep
 	await expect(form.getByLabel('CSS selector, where the theme has no marker')).toHaveValue('.lead');
 	await expect(form.getByText(/^One element on \d+ of \d+ sample pages/)).toBeVisible({ timeout: 15_000 });
 	await form.getByLabel(/^Name for the API/).fill('below-lead');
-	await form.getByLabel(/^Where it is/).fill('below the lead');
+	await form.getByLabel(/^Where it is, as/).fill('below the lead');
 	await form.getByRole('button', { name: 'Keep' }).click();
 	await expect(form.getByText('The hook below-lead is kept.')).toBeVisible();
 	await form.goto(`${running().url}/plan?product=carrot-amber-row&hook=below-lead`);

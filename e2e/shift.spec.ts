@@ -23,7 +23,7 @@ async function shiftOf(page: Page, address: string): Promise<number> {
 const GOOD = 0.1;
 
 for (const theme of ['', '/meadow']) {
-	test(`pages of the ${theme ? 'second' : 'first'} theme hold still: with a warm cache good, with a cold one as well`, async ({
+	test(`pages of the ${theme ? 'second' : 'first'} theme hold still, with a cold cache and with a warm one`, async ({
 		browser
 	}) => {
 		const measured: Record<string, [cold: number, warm: number]> = {};
@@ -36,8 +36,8 @@ for (const theme of ['', '/meadow']) {
 		}
 		console.log(`layout shift, cold and warm, ${theme || 'first theme'}: ${JSON.stringify(measured)}`);
 		for (const [key, [cold, warm]] of Object.entries(measured)) {
+			expect(cold, `${key}, cold`).toBeLessThanOrEqual(GOOD);
 			expect(warm, `${key}, warm`).toBeLessThanOrEqual(GOOD);
-			expect(warm, `${key}, warm against cold`).toBeLessThanOrEqual(cold + 0.001);
 		}
 	});
 }

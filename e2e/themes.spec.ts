@@ -283,3 +283,18 @@ test('a piece is as wide as its column, the page’s container or the window, an
 	for (const slug of Object.keys(wide)) await call('DELETE', `/pieces/${slug}`);
 	await call('POST', '/publish', { note: 'without', pieces: Object.keys(wide) });
 });
+
+test('media join the theme’s own pictures in the gallery, in both themes', async ({ page }) => {
+	for (const [address, gallery] of [
+		[shopPage('lindow-greenhouse-6-8'), '.gallery'],
+		[meadowPage('lindow-greenhouse-6-8'), '.stage > figure']
+	] as const) {
+		await page.goto(address);
+		const own = page.locator(`${gallery} > img`);
+		await expect(own).toHaveAttribute('alt', /Lindow/);
+		const ours = page.locator(`${gallery} > img + [data-anbau-piece=how-large-it-is]`);
+		await expect(ours.getByText('Lindow greenhouse 6 × 8 beside a person of 1.75 m')).toBeVisible();
+		const [theirs, mine] = [await own.boundingBox(), await ours.locator('img').boundingBox()];
+		expect(mine?.width).toBeCloseTo(theirs?.width ?? 0, 0);
+	}
+});

@@ -10,6 +10,7 @@ await rm(dist, { recursive: true, force: true });
 /** @type {import('esbuild').BuildOptions} */
 const shared = {
 	bundle: true,
+	minifySyntax: true,
 	target: ['es2022'],
 	charset: 'utf8',
 	legalComments: 'none',
@@ -17,7 +18,7 @@ const shared = {
 	outdir: 'dist',
 	// Names of our own that appear in no document, message or attribute, alike in all scripts.
 	mangleProps:
-		/^(finder|holder|isLost|hold|isAccordion|openNamed|openFirst|takeApart|restores|isBound|controls|pairs|nodesOf|container|home|panel|button|wrap|root|nodes|undo|slot|prepare|soldOut|placed|giveBack|found|asked|recall|keep)$/,
+		/^(finder|holder|isLost|hold|isAccordion|openNamed|openFirst|takeApart|restores|isBound|controls|pairs|nodesOf|container|home|panel|button|wrap|root|nodes|undo|lacking|element|standing|slot|prepare|soldOut|placed|giveBack|found|asked|recall|keep)$/,
 	mangleCache: {}
 };
 const scripts = { anbau: 'src/anbau.ts', 'anbau-preview': 'src/preview.ts' };
@@ -40,7 +41,7 @@ async function shrink(name, isModule) {
 	const { code } = await minify(await readFile(file, 'utf8'), {
 		module: isModule,
 		ecma: 2020,
-		compress: { passes: 4, unsafe_arrows: true, unsafe_methods: true },
+		compress: { passes: 4, unsafe_arrows: true, unsafe_methods: true, pure_getters: true, unsafe: true },
 		format: { comments: false }
 	});
 	if (code === undefined) throw new Error(`${name}.js came out of the minifier as nothing`);

@@ -54,10 +54,12 @@ export {
 	type OpeningPanel,
 	type Panel,
 	type Piece,
+	type MediaPiece,
 	type PieceKind,
 	type TabPiece,
 	type Tone
 } from './piece.js';
+export { MEDIA_TYPES, NEW_MEDIA, renderMedia, type MediaSettings, type MediaType } from './media.js';
 export { wallInstant, windowsAt, windowSchema, windowsSchema, type Window, type WindowState } from './window.js';
 export { audienceFault, GUEST, type Visitor } from './audience.js';
 export {

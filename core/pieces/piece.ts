@@ -6,6 +6,7 @@ import { bodyInput } from './bodyInput.js';
 import { iconSchema } from './icons.js';
 import { hrefSchema, templateOf } from './inline.js';
 import { kindFault } from './hooks.js';
+import { mediaSettings, NEW_MEDIA } from './media.js';
 import { placementSchema } from './placement.js';
 import { slugSchema } from './slug.js';
 import { styleSchema } from './style.js';
@@ -13,7 +14,7 @@ import { quoteText } from './textForm.js';
 import { windowsSchema } from './window.js';
 
 /** The kinds of piece that can be built. */
-export const PIECE_KINDS = ['tab', 'accordion', 'message'] as const;
+export const PIECE_KINDS = ['tab', 'accordion', 'message', 'media'] as const;
 export type PieceKind = (typeof PIECE_KINDS)[number];
 
 /** How urgently a message speaks. */
@@ -141,9 +142,15 @@ const accordionSchema = z.strictObject({
 	settings: accordionSettings.default({ many: false, open: 'none' })
 });
 
+const mediaSchema = z.strictObject({
+	kind: z.literal('media'),
+	...shared,
+	settings: mediaSettings.default({ ...NEW_MEDIA })
+});
+
 /** A piece's document, as it is edited and published. `on` is apart: it acts at once and is in no release. */
 export const pieceSchema = z
-	.discriminatedUnion('kind', [messageSchema, tabSchema, accordionSchema], {
+	.discriminatedUnion('kind', [messageSchema, tabSchema, accordionSchema, mediaSchema], {
 		error: `must be one of ${PIECE_KINDS.join(', ')}`
 	})
 	.superRefine((piece, context) => {
@@ -159,6 +166,7 @@ export const pieceSchema = z
 export type Piece = z.infer<typeof pieceSchema>;
 export type MessagePiece = Extract<Piece, { kind: 'message' }>;
 export type TabPiece = Extract<Piece, { kind: 'tab' }>;
+export type MediaPiece = Extract<Piece, { kind: 'media' }>;
 export type AccordionPiece = Extract<Piece, { kind: 'accordion' }>;
 
 /** A new piece with nothing chosen: no target, so that it reaches nothing, and hung nowhere. */
@@ -168,6 +176,7 @@ export function newPiece(kind: PieceKind, name: string, body: Body): Piece {
 	if (kind === 'message') {
 		return { ...own, kind, body, settings: { ...NEW_MESSAGE } };
 	}
+	if (kind === 'media') return { ...own, kind, settings: { ...NEW_MEDIA } };
 	const panel = { slug: slugify(name) || kind, heading: quoteText(name), icon: null, body };
 	if (kind === 'tab') return { ...own, kind, panels: [panel], settings: {} };
 	return { ...own, kind, panels: [{ ...panel, above: null }], settings: { many: false, open: 'none' } };
@@ -176,13 +185,14 @@ export function newPiece(kind: PieceKind, name: string, body: Body): Piece {
 /** A piece as it was kept by an earlier version, with what has come to pieces since. */
 export function upgradedPiece(piece: Piece): Piece {
 	const style = (piece as Partial<Piece>).style ?? {};
-	if (piece.kind !== 'message') return { ...piece, style };
-	return { ...piece, style, settings: { ...NEW_MESSAGE, ...piece.settings } };
+	if (piece.kind === 'message') return { ...piece, style, settings: { ...NEW_MESSAGE, ...piece.settings } };
+	return { ...piece, style };
 }
 
 /** Every body of a piece, with its JSON pointer (RFC 6901) into the piece's document. */
 export function bodiesOf(piece: Piece): { at: string; body: Body }[] {
 	if (piece.kind === 'message') return [{ at: '/body', body: piece.body }];
+	if (piece.kind === 'media') return [];
 	return piece.panels.flatMap((panel, i) => {
 		const above = 'above' in panel && panel.above ? [{ at: `/panels/${i}/above`, body: panel.above }] : [];
 		return [...above, { at: `/panels/${i}/body`, body: panel.body }];

@@ -5,7 +5,8 @@ import { element, escapeHtml } from './html.js';
 import { iconSvg } from './icons.js';
 import type { LiveContext } from './liveContext.js';
 import { accordionHtml, closeButton, dialogHtml, type OpeningPanel } from './opening.js';
-import type { AccordionPiece, MessagePiece, Panel, Piece, TabPiece } from './piece.js';
+import { renderMedia } from './media.js';
+import type { AccordionPiece, MediaPiece, MessagePiece, Panel, Piece, TabPiece } from './piece.js';
 import { styleAttribute } from './style.js';
 
 /** A panel as it goes among a page's tabs. */
@@ -34,7 +35,9 @@ export function renderPiece(slug: string, piece: Piece, context: LiveContext): R
 			? renderer.message(piece)
 			: piece.kind === 'tab'
 				? renderer.tabs(piece)
-				: renderer.accordion(piece);
+				: piece.kind === 'media'
+					? renderer.media(piece)
+					: renderer.accordion(piece);
 	return { html, panels, gone: renderer.gone, until: renderer.until };
 }
 
@@ -118,6 +121,19 @@ class PieceRenderer {
 		const heading = this.text(piece.heading, '/heading');
 		const icon = this.icon(piece.icon);
 		return { html, panels: heading ? [{ slug: this.slug, heading, icon: icon || null, html }] : [] };
+	}
+
+	media(piece: MediaPiece): Shown {
+		const { html, missing, until } = renderMedia(piece.settings, this.context);
+		this.hold(until);
+		if (html === '') {
+			this.gone.push({ at: '/settings/address', values: missing });
+			return NOTHING;
+		}
+		const heading = this.text(piece.heading, '/heading');
+		const styled = this.styled(piece, html);
+		const icon = this.icon(piece.icon);
+		return { html: styled, panels: heading ? [{ slug: this.slug, heading, icon: icon || null, html: styled }] : [] };
 	}
 
 	/** A panel with its label and content; null when it has no content or its label lacks a value. */

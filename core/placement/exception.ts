@@ -84,6 +84,7 @@ export function withExceptions(piece: Piece, own: readonly PieceException[]): Pi
 
 function withBody(piece: Piece, panel: string | null, change: (body: Body) => Body): Piece {
 	if (piece.kind === 'message') return panel === null ? { ...piece, body: change(piece.body) } : piece;
+	if (piece.kind === 'media') return piece;
 	const changed = <Panel extends { slug: string; body: Body }>(one: Panel): Panel =>
 		one.slug === panel ? { ...one, body: change(one.body) } : one;
 	return piece.kind === 'tab'

@@ -112,7 +112,8 @@ function changedAttributes(before: ReleaseContent, after: ReleaseContent): strin
 
 /** Whether a piece says an attribute's value. */
 function names(piece: Piece, code: string): boolean {
-	const said = JSON.stringify([piece.heading, piece.kind === 'message' ? piece.body : piece.panels]);
+	const { name: _name, note: _note, target: _target, placements: _placements, ...rest } = piece;
+	const said = JSON.stringify(rest);
 	return said.includes(`attribute.${code}`) || said.includes(`"${code}"`);
 }
 

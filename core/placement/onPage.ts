@@ -53,7 +53,7 @@ export function panelAttributes({ piece, placement, slug, devices }: TabEntry): 
 /** A short hash of a piece's HTML, by which the script sees that what was woven in is what it would place. */
 export function hashOf(html: string): string {
 	let hash = 5381;
-	for (let i = 0; i < html.length; i++) hash = ((hash * 33) ^ html.charCodeAt(i)) >>> 0;
+	for (const char of html) hash = ((hash * 33) ^ char.charCodeAt(0)) >>> 0;
 	return hash.toString(36);
 }
 

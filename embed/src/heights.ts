@@ -1,5 +1,5 @@
 import type { PageDocument } from '@anbau/core/placement';
-import type { Finder } from './finder.js';
+import { byMarker, type Finder } from './finder.js';
 import { memory } from './memory.js';
 import { finderFor } from './storefront.js';
 
@@ -13,25 +13,31 @@ type Remembered = [heights: Record<string, number>, bindings: PageDocument['bind
 /** What is remembered of pages, by name. */
 const stored = () => memory.recall<Record<string, Remembered>>(HEIGHTS, {});
 
-/** Keeps the space free that the pieces of a page took last time; answers how to give it back. */
-export async function keepSpace(base: string, page: string): Promise<(() => void) | undefined> {
-	const [heights, bindings] = stored()[page] ?? [];
-	if (!heights || !bindings) return undefined;
-	const { holder, release } = await finderFor(base, bindings);
-	const held = Object.entries(heights).map(([hook, height]) => {
-		const element = holder(hook);
-		if (element instanceof HTMLElement) element.style.minHeight = `${height}px`;
-		return element;
-	});
+/** Keeps the space free that the pieces of a page took last time, on markers at once; answers how to give it back. */
+export async function keepSpace(base: string, page: string): Promise<() => void> {
+	const [heights = {}, bindings = {}] = stored()[page] ?? [];
+	const held: HTMLElement[] = [];
+	const keep = ({ holder }: Finder) => {
+		for (const hook in heights) {
+			const element = holder(hook);
+			if (!(element instanceof HTMLElement)) continue;
+			element.style.minHeight = `${heights[hook]}px`;
+			held.push(element);
+		}
+	};
+	keep(byMarker(document));
+	const finder = await finderFor(base, bindings);
+	keep(finder);
 	return () => {
-		for (const element of held) if (element instanceof HTMLElement) element.style.minHeight = '';
-		release();
+		for (const { style } of held) style.minHeight = '';
+		finder.release();
 	};
 }
 
 /** Remembers how high what hangs on the hooks of a page is. */
-export function rememberSpace(page: string, { hooks, bindings }: PageDocument, { at }: Finder): void {
-	const heights = Object.keys(hooks).map((hook) => [hook, Math.round(at(hook)?.getBoundingClientRect().height ?? 0)]);
+export function rememberSpace(page: string, { hooks, houseParts, bindings }: PageDocument, { at }: Finder): void {
+	const names = [...Object.keys(hooks), ...houseParts.map(({ hook }) => hook)];
+	const heights = names.map((hook) => [hook, Math.round(at(hook)?.getBoundingClientRect().height ?? 0)]);
 	const { [page]: _, ...others } = stored();
 	const all = [[page, [Object.fromEntries(heights), bindings]], ...Object.entries(others)];
 	memory.keep(HEIGHTS, Object.fromEntries(all.slice(0, REMEMBERED)));

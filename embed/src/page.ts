@@ -18,7 +18,7 @@ export function loadStyle(base: string): Promise<void> {
 export function warnOfPolicy(origin: string): void {
 	addEventListener('securitypolicyviolation', ({ blockedURI, effectiveDirective }) => {
 		if (!blockedURI.startsWith(origin)) return;
-		console.warn(`Anbau: the page’s Content-Security-Policy lacks ${effectiveDirective} ${origin}`);
+		console.warn(`Anbau: Content-Security-Policy lacks ${effectiveDirective} ${origin}`);
 	});
 }
 

@@ -14,7 +14,7 @@ export interface Placed {
 	/** HTML of the document as nodes. */
 	nodesOf: typeof nodesOf;
 	/** Hooks of the document that the page does not have. */
-	missing: string[];
+	lacking: string[];
 	/** What holds a piece. */
 	nodes: Element[];
 	/** Whether the page took away or re-made a part that held something. */
@@ -29,16 +29,16 @@ export interface Placed {
 export function place({ style, hooks }: PageDocument, root: Document, finder: Finder, hold: Hold): Placed {
 	const nodes: Element[] = [];
 	const undos: (() => unknown)[] = [];
-	const missing: string[] = [];
+	const lacking: string[] = [];
 	const placed: Placed = {
 		root,
 		finder,
 		hold,
 		slot: (entry) => hold('div', slotAttributes(entry), entry.html),
 		nodesOf,
-		missing,
+		lacking,
 		nodes,
-		isLost: () => nodes.some((node) => !node.isConnected) || missing.some((hook) => finder.at(hook)),
+		isLost: () => nodes.some((node) => !node.isConnected) || lacking.some((hook) => finder.at(hook)),
 		undo: () => {
 			for (const undo of undos.splice(0).reverse()) undo();
 			finder.release();
@@ -51,7 +51,7 @@ export function place({ style, hooks }: PageDocument, root: Document, finder: Fi
 	applyStyle(placed, style);
 	for (const [hook, entries] of Object.entries(hooks)) {
 		const holder = finder.holder(hook);
-		if (!holder) missing.push(hook);
+		if (!holder) lacking.push(hook);
 		else {
 			for (const entry of entries) {
 				const slot = placed.slot(entry);

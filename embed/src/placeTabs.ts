@@ -16,7 +16,7 @@ export function placeTabs(
 	}
 	const element = tabs.length > 0 && placed.finder.at('tabs');
 	if (!element) {
-		if (tabs.some(isOfPiece)) placed.missing.push('tabs');
+		if (tabs.some(isOfPiece)) placed.lacking.push('tabs');
 		return;
 	}
 	const strip = strips?.stripAt(element, tabs) ?? markedStrip(element, '[data-anbau-tab]');

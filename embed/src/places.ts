@@ -1,13 +1,14 @@
 import { edgeAttributes, isHeadingName, placesInText } from '@anbau/core/placement/onPage';
-import type { EdgeEntry, PageDocument, TextEntry } from '@anbau/core/placement';
+import type { EdgeEntry, HookEntry, PageDocument, TextEntry } from '@anbau/core/placement';
 import { foundBy } from './foundBy.js';
 import type { Placed } from './place.js';
 
 /** Places what stands inside the text and at the edges of the window, and the theme's parts that hang elsewhere. */
 export function placeElsewhere(placed: Placed, document_: PageDocument): void {
-	const { text, edges } = document_;
+	const { text, edges, gallery } = document_;
 	for (const part of document_.houseParts) movePart(placed, part, document_.hooks);
 	if (text.length > 0) placeInText(placed, text);
+	if (gallery.length > 0) placeInGallery(placed, gallery);
 	if (edges.length > 0) placeAtEdges(placed, edges);
 }
 
@@ -28,31 +29,48 @@ function movePart(
 		(slot) => slot instanceof HTMLElement && later.includes(`${slot.dataset.anbauPiece} ${slot.dataset.anbauPlacement}`)
 	);
 	const place = placed.root.createComment('');
-	part.replaceWith(place);
+	// A server may have moved it already; where it stood before is not known then.
+	const isWoven = part.parentNode === holder;
+	if (!isWoven) part.replaceWith(place);
 	holder.insertBefore(part, next ?? null);
-	placed.add(part, () => (place.isConnected ? place.replaceWith(part) : part.remove()));
+	placed.add(part, () => (place.isConnected ? place.replaceWith(part) : isWoven || part.remove()));
+}
+
+const INSERTED = '[data-anbau-hook], .anbau, .anbau-hook, script, style, template';
+const PICTURES = 'img, video, :has(img, video)';
+
+/** Puts a piece into a container before a part of it, or at its end. */
+function put({ slot, add }: Placed, entry: HookEntry, container: Element, next: Node | null | undefined): void {
+	const element = slot(entry);
+	if (!element) return;
+	container.insertBefore(element, next ?? null);
+	add(element, () => element.remove());
 }
 
 /** Paragraphs and headings are counted on the theme's own content, never on what is inserted. */
 function placeInText(placed: Placed, text: TextEntry[]): void {
 	const container = placed.finder.at('text');
 	if (!container) {
-		placed.missing.push('text');
+		placed.lacking.push('text');
 		return;
 	}
-	const inserted = '[data-anbau-hook], .anbau, .anbau-hook, script, style, template';
-	const own = [...container.children].filter((child) => !child.matches(inserted));
+	const own = [...container.children].filter((child) => !child.matches(INSERTED));
 	const headings = own.map(({ tagName }) => isHeadingName(tagName));
 	for (const entry of text) {
-		for (const at of placesInText(headings, entry)) {
-			const slot = placed.slot(entry);
-			if (!slot) continue;
-			const next = own[at];
-			if (next) next.before(slot);
-			else container.append(slot);
-			placed.add(slot, () => slot.remove());
-		}
+		for (const at of placesInText(headings, entry)) put(placed, entry, container, own[at]);
 	}
+}
+
+/** Media stand among the theme's own pictures, which count as 10, 20, 30; the first of all is the main picture. */
+function placeInGallery(placed: Placed, gallery: HookEntry[]): void {
+	const container = placed.finder.at('gallery');
+	if (!container) {
+		placed.lacking.push('gallery');
+		return;
+	}
+	const own = [...container.children].filter((child) => child.matches(PICTURES) && !child.matches(INSERTED));
+	const end = own.at(-1)?.nextSibling;
+	for (const entry of gallery) put(placed, entry, container, own[Math.floor(entry.priority / 10)] ?? end);
 }
 
 /** Floats pieces at the edges: they come after so much scrolling, and on a phone give way to the buy button. */
@@ -89,7 +107,7 @@ function placeAtEdges(placed: Placed, edges: EdgeEntry[]): void {
 function buyButton({ finder }: Placed): Element | null {
 	const near = finder.at('above-buy') ?? finder.at('below-buy');
 	const form = near?.closest('form') ?? near?.parentElement;
-	return form?.querySelector('[type="submit"], button:not([type])') ?? null;
+	return form?.querySelector('[type="submit"], button') ?? null;
 }
 
 function overlaps(a: DOMRect, b: DOMRect): boolean {

@@ -26,7 +26,7 @@ function show({ document: found, focus }: Order): void {
 	placeElsewhere(placed, found);
 	placeTabs(placed, found, strips);
 	wire(placed.nodes, found, memory);
-	parent.postMessage({ anbau: 'shown', missing: placed.missing }, '*');
+	parent.postMessage({ anbau: 'shown', missing: placed.lacking }, '*');
 	if (focus !== null) lookAt(focus, openTab ?? null);
 }
 

@@ -19,7 +19,7 @@ export function rememberVisit({ recall, keep }: Memory, key: string, offer: Offe
 /** Fills a list with the products that were looked at last; answers whether there are any. */
 export function fillRecent({ recall }: Memory, list: HTMLElement, current: string, locale: string): boolean {
 	const shown = recall<Visit[]>(VISITED, [])
-		.filter(({ key, url }) => key !== current && /^https?:/.test(url))
+		.filter(({ key }) => key !== current)
 		.slice(0, Number(list.dataset.anbauRecent));
 	if (shown.length === 0) return false;
 	list.querySelector('ul')?.replaceChildren(...shown.map((visit) => card(visit, locale)));
@@ -33,7 +33,7 @@ function card({ url, name, image, price, currency }: Visit, locale: string): HTM
 		properties: Partial<HTMLElementTagNameMap[Name]>
 	) => Object.assign(document.createElement(tag), properties);
 	const link = make('a', { href: url });
-	if (/^https?:/.test(image)) link.append(make('img', { src: image, alt: '', loading: 'lazy' }));
+	if (image) link.append(make('img', { src: image, alt: '', loading: 'lazy' }));
 	link.append(make('span', { textContent: name }));
 	if (price !== null && /^[A-Z]{3}$/.test(currency)) {
 		link.append(make('b', { textContent: formatted(price, locale, { style: 'currency', currency }) }));

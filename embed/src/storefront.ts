@@ -53,20 +53,19 @@ async function load<Module>(base: string, isNeeded: boolean, name: string): Prom
 	return isNeeded ? ((await import(`${base}anbau-${name}.js`)) as Module) : null;
 }
 
-const NOTHING = '[{},[],[],[]]';
-
 /** Loads the style, and the behaviour that some piece of the page needs, and no other. */
-function loadBehaviour(base: string, { hooks, tabs, text, edges, houseParts, remembers }: PageDocument) {
-	const written = JSON.stringify([hooks, tabs, text, edges]);
+function loadBehaviour(base: string, found: PageDocument) {
+	const { tabs, gallery, text, edges, houseParts, remembers } = found;
+	const written = JSON.stringify(found);
 	const has = (selector: string) => document.querySelector(selector) !== null;
 	const hasTabs = tabs.length > 0;
-	const isElsewhere = text.length + edges.length + houseParts.length > 0;
+	const isElsewhere = [gallery, text, edges, houseParts].some(({ length }) => length > 0);
 	const needsTheme = isElsewhere || (hasTabs && !has('[data-anbau-tab]')) || has('[data-anbau-woven]');
 	return Promise.all([
 		load<{ placeTabs: typeof placeTabs }>(base, hasTabs || written.includes('data-anbau-tabs'), 'tabs'),
 		load<{ wire: Wire }>(base, /data-anbau-(accordion|dialog|closable|pictures)/.test(written), 'opening'),
 		load<{ valuesOf: typeof valuesOf }>(base, remembers || /data-anbau-(value|until|recent)/.test(written), 'values'),
 		load<typeof Theme>(base, needsTheme, 'theme'),
-		written !== NOTHING && loadStyle(base)
+		(hasTabs || written.includes('"html"')) && loadStyle(base)
 	]);
 }

@@ -112,13 +112,7 @@ function tabOf(heading: string, panel: HTMLElement): HouseTab {
 const labelOf = (element: Element | null | undefined): string =>
 	element?.textContent?.trim().replace(/\s+/g, ' ') ?? '';
 
-function slugOf(label: string): string {
-	return label
-		.toLowerCase()
-		.normalize('NFKD')
-		.replace(/[^a-z0-9]+/g, '-')
-		.replace(/^-|-$/g, '');
-}
+const slugOf = (label: string): string => label.toLowerCase().replace(/\W+/g, '-');
 
 /** `role="tab"` with `aria-controls` (W3C ARIA Authoring Practices, tabs). */
 function ariaTabs(container: Element): Reading | null {
@@ -133,10 +127,10 @@ function ariaTabs(container: Element): Reading | null {
 function details(container: Element): Reading | null {
 	const all = [...container.querySelectorAll('details')].filter((one) => one.matches(':has(> summary):not(details *)'));
 	if (all.length === 0) return null;
-	const summary = (one: Element) => one.querySelector(':scope > summary');
+	const summaries = all.flatMap((one) => one.querySelector('summary') ?? []);
 	return {
-		pairs: all.map((one) => [labelOf(summary(one)), one]),
-		controls: all.flatMap((one) => summary(one) ?? []),
+		pairs: summaries.map((one, i) => [labelOf(one), all[i]]),
+		controls: summaries,
 		open: () => {
 			const before = all.map((one) => [one, one.open, one.getAttribute('name')] as const);
 			for (const one of all) {
@@ -184,7 +178,7 @@ function anchors(container: Element): Reading | null {
 
 /** Headings, each with what follows it up to the next; sections that begin with one. */
 function headings(container: Element): Reading | null {
-	const isHeading = (one: Element | null) => one !== null && /^H[2-4]$/.test(one.tagName);
+	const isHeading = (one: Element | null) => /^H[2-4]$/.test(one?.tagName ?? '');
 	const sections = [...container.children].filter((one) => isHeading(one.firstElementChild));
 	if (sections.length > 1 && sections.length === container.children.length) {
 		const heads = sections.flatMap((one) => one.firstElementChild ?? []);

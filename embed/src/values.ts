@@ -38,7 +38,7 @@ export function valuesOf(found: PageDocument, root: Document, memory: Memory): V
 }
 
 function hasContent(nodes: ParentNode & Node): boolean {
-	return nodes.textContent?.trim() !== '' || nodes.querySelector('img, iframe, hr') !== null;
+	return nodes.textContent?.trim() !== '' || nodes.querySelector('img, iframe, hr, video') !== null;
 }
 
 /** Takes a value's block away: its row, item or paragraph, and what holds nothing any more without it. */

@@ -77,6 +77,7 @@ const ASSETS: Record<string, [type: string, body: string]> = {
 	'/assets/hollow.css': ['text/css', asset('hollow.css')],
 	'/assets/meadow.css': ['text/css', asset('meadow.css')],
 	'/assets/meadow.js': ['text/javascript', asset('meadow.js')],
+	'/assets/scale.svg': ['image/svg+xml', asset('scale.svg')],
 	'/assets/mark.svg': ['image/svg+xml', mark]
 };
 

@@ -39,7 +39,7 @@ export function productPage(shop: Shop, product: DemoProduct): ThemePage {
 /** Gallery, price, and everything round the button. */
 function buyPart(product: DemoProduct, place: (id: string) => Html): Html {
 	return html`<article class="product">
-		<div class="gallery">
+		<div class="gallery" data-anbau-hook="gallery">
 			${place('above-gallery')}<img
 				src="/images/${product.key}.svg"
 				alt="${product.title}"

@@ -1,7 +1,12 @@
 import type { AttributeType, PageKind } from '@anbau/core/catalog';
 import type { MessageForm, PieceKind, PieceState, TextPlace, Tone } from '@anbau/core/pieces';
 
-export const KIND_WORDS: Record<PieceKind, string> = { tab: 'Tab', accordion: 'Accordion', message: 'Message' };
+export const KIND_WORDS: Record<PieceKind, string> = {
+	tab: 'Tab',
+	accordion: 'Accordion',
+	message: 'Message',
+	media: 'Media'
+};
 export const TONE_WORDS: Record<Tone, string> = { note: 'Note', tip: 'Tip', attention: 'Attention', urgent: 'Urgent' };
 
 /** What a kind of page is called. */

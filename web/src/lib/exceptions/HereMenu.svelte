@@ -25,7 +25,7 @@
 	const item = 'rounded-field hover:bg-base-200 flex w-full px-2 py-1.5 text-left';
 	const about = $derived('piece' in one.subject ? { piece: one.subject.piece } : { houseTab: one.subject.houseTab });
 	const panels = $derived(
-		!piece
+		!piece || piece.kind === 'media'
 			? []
 			: piece.kind === 'message'
 				? [{ slug: null, heading: '' }]

@@ -19,7 +19,11 @@
 	}
 	let { list, product, piece, panel, onclose }: Props = $props();
 	const shared = $derived(
-		piece.kind === 'message' ? piece.body : piece.panels.find(({ slug }) => slug === panel)?.body
+		piece.kind === 'message'
+			? piece.body
+			: piece.kind === 'media'
+				? undefined
+				: piece.panels.find(({ slug }) => slug === panel)?.body
 	);
 	const known = untrack(() =>
 		list.all.find(

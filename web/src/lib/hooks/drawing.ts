@@ -13,7 +13,7 @@ const EDGES = ['edge-top', 'edge-bottom', 'edge-start', 'edge-end'].map(hook);
 
 const PRODUCT: Drawing = {
 	top: [hook('page-top')],
-	left: [hook('above-gallery'), part('Gallery', true), hook('below-gallery')],
+	left: [hook('above-gallery'), part('Gallery', true), hook('gallery'), hook('below-gallery')],
 	right: [
 		hook('above-title'),
 		part('Title'),

@@ -27,7 +27,8 @@
 		<button
 			class={chip(view.kind === kind)}
 			aria-pressed={view.kind === kind}
-			onclick={() => (view.kind = view.kind === kind ? null : kind)}>{KIND_WORDS[kind]}s</button
+			onclick={() => (view.kind = view.kind === kind ? null : kind)}
+			>{kind === 'media' ? 'Media' : `${KIND_WORDS[kind]}s`}</button
 		>
 	{/each}
 	<span class="bg-base-300 h-5 w-px max-sm:hidden"></span>

@@ -32,7 +32,7 @@
 	let { plan, moving, hook, title, seen, binding, onopen, make = false }: Props = $props();
 	const shown = $derived(plan.shown(hook));
 	const absent = $derived(plan.notHere(hook));
-	const usual = (): PieceKind => (hook === 'tabs' ? 'tab' : 'message');
+	const usual = (): PieceKind => (hook === 'tabs' ? 'tab' : hook === 'gallery' ? 'media' : 'message');
 	let kind = $state<PieceKind | null>(untrack(() => (make ? usual() : null)));
 	const page = $derived(plan.page.kind);
 

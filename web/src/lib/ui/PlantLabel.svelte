@@ -1,5 +1,6 @@
 <script lang="ts">
 	import MessageSquareText from '@lucide/svelte/icons/message-square-text';
+	import Film from '@lucide/svelte/icons/film';
 	import Rows from '@lucide/svelte/icons/rows-3';
 	import Folder from '@lucide/svelte/icons/panel-top';
 	import type { PieceKind } from '@anbau/core/pieces';
@@ -24,9 +25,12 @@
 		tab: 'bg-kind-tab-soft text-kind-tab',
 		accordion: 'bg-moss-soft text-primary',
 		message: 'bg-kind-message-soft text-kind-message',
+		media: 'bg-plum-soft text-plum',
 		house: 'bg-kind-house-soft text-kind-house'
 	};
-	const Icon = $derived(kind === 'message' ? MessageSquareText : kind === 'accordion' ? Rows : Folder);
+	const Icon = $derived(
+		kind === 'message' ? MessageSquareText : kind === 'accordion' ? Rows : kind === 'media' ? Film : Folder
+	);
 	const word = $derived(kind === 'house' ? 'House tab' : KIND_WORDS[kind]);
 </script>
 

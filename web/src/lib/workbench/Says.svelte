@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { MessagePiece } from '@anbau/core/pieces';
 	import QuietLine from './QuietLine.svelte';
+	import SaysMedia from './SaysMedia.svelte';
 	import SaysMessage from './SaysMessage.svelte';
 	import SaysPanels from './SaysPanels.svelte';
 	import StyleLine from './StyleLine.svelte';
@@ -12,6 +13,8 @@
 
 {#if bench.piece.kind === 'message'}
 	<SaysMessage piece={bench.piece as MessagePiece} {bench} />
+{:else if bench.piece.kind === 'media'}
+	<SaysMedia piece={bench.piece} {bench} />
 {:else}
 	<SaysPanels piece={bench.piece} {bench} />
 {/if}

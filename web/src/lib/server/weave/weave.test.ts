@@ -76,6 +76,22 @@ describe('weave', () => {
 		expect(texts({ text: [at(4, false)] })).toEqual(['One.', 'Two', 'Three.', 'Four.']);
 	});
 
+	it('puts media among the theme’s pictures, which count as 10, 20, 30', () => {
+		const html =
+			'<!doctype html><body><div data-anbau-hook="gallery"><div data-anbau-hook="above-gallery"></div><img alt="1"><a><img alt="2"></a><p>Words</p></div></body>';
+		const order = (...priorities: number[]) => {
+			const gallery = priorities.map((priority) => entry(`m${priority}`, '<figure></figure>', priority));
+			const $ = woven({ gallery }, html);
+			return $('[data-anbau-hook="gallery"]')
+				.children()
+				.toArray()
+				.map((child) => $(child).attr('data-anbau-piece') ?? child.name);
+		};
+		expect(order(5)).toEqual(['div', 'm5', 'img', 'a', 'p']);
+		expect(order(10, 15)).toEqual(['div', 'img', 'm10', 'm15', 'a', 'p']);
+		expect(order(20, 400)).toEqual(['div', 'img', 'a', 'm20', 'm400', 'p']);
+	});
+
 	it('moves a part of the theme before pieces of its number, and does nothing where it is absent', () => {
 		const houseParts = [
 			{ from: '.sku', hook: 'above-buy', priority: 10 },

@@ -23,6 +23,7 @@ export function weave(html: string, document: PageDocument, style: string): stri
 	const woven = [
 		weaveHooks($, hooks, document),
 		weaveText($, hooks, document),
+		weaveGallery($, hooks, document),
 		weaveTabs($, hooks, document),
 		weaveEdges($, document)
 	];
@@ -32,6 +33,9 @@ export function weave(html: string, document: PageDocument, style: string): stri
 		head.append($('<link>').attr({ rel: 'stylesheet', href: style }));
 	return $.html();
 }
+
+const INSERTED = '[data-anbau-hook], .anbau, .anbau-hook, script, style, template';
+const PICTURES = 'img, video, :has(img, video)';
 
 /** Each of these answers whether it put anything in. */
 function weaveHooks($: CheerioAPI, hooks: HooksInPage, document: PageDocument): boolean {
@@ -43,7 +47,11 @@ function weaveHooks($: CheerioAPI, hooks: HooksInPage, document: PageDocument): 
 		if (!holder) continue;
 		items.forEach((item, i) => {
 			if ('entry' in item) holder.append(holding($, 'div', slotAttributes(item.entry), item.entry.html));
-			else if (parts[i] && parts[i].length > 0 && !isInside(holder, parts[i])) holder.append(parts[i]);
+			else if (parts[i] && parts[i].length > 0 && !isInside(holder, parts[i])) {
+				// Its place is marked, as the script marks it.
+				parts[i].before('<!---->');
+				holder.append(parts[i]);
+			}
 		});
 		woven = true;
 	}
@@ -53,7 +61,7 @@ function weaveHooks($: CheerioAPI, hooks: HooksInPage, document: PageDocument): 
 function weaveText($: CheerioAPI, hooks: HooksInPage, { text }: PageDocument): boolean {
 	const container = text.length > 0 ? hooks.container('text') : null;
 	if (!container) return false;
-	const own = container.children().not('[data-anbau-hook], .anbau, .anbau-hook, script, style, template').toArray();
+	const own = container.children().not(INSERTED).toArray();
 	const headings = own.map(({ name }) => isHeadingName(name));
 	for (const entry of text) {
 		for (const place of placesInText(headings, entry)) {
@@ -62,6 +70,21 @@ function weaveText($: CheerioAPI, hooks: HooksInPage, { text }: PageDocument): b
 			if (next) $(next).before(slot);
 			else container.append(slot);
 		}
+	}
+	return true;
+}
+
+/** Media stand among the theme's own pictures, which count as 10, 20, 30. */
+function weaveGallery($: CheerioAPI, hooks: HooksInPage, { gallery }: PageDocument): boolean {
+	const container = gallery.length > 0 ? hooks.container('gallery') : null;
+	if (!container) return false;
+	const own = container.children(PICTURES).not(INSERTED).toArray();
+	const end = own.at(-1)?.nextSibling;
+	for (const entry of gallery) {
+		const slot = holding($, 'div', slotAttributes(entry), entry.html);
+		const next = own[Math.floor(entry.priority / 10)] ?? end;
+		if (next) slot.insertBefore($(next as Element));
+		else container.append(slot);
 	}
 	return true;
 }

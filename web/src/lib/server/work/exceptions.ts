@@ -80,7 +80,8 @@ function faultIn(
 		return found ? null : { at: '/placement', message: `“${exception.placement}” is no placement of this piece` };
 	}
 	if (exception.mode !== 'body' && exception.mode !== 'products') return null;
-	const panels: (string | null)[] = piece.kind === 'message' ? [null] : piece.panels.map(({ slug }) => slug);
+	const panels: (string | null)[] =
+		piece.kind === 'message' ? [null] : piece.kind === 'media' ? [] : piece.panels.map(({ slug }) => slug);
 	if (!panels.includes(exception.panel)) {
 		const message =
 			exception.panel === null
