@@ -112,6 +112,21 @@ test.describe('the page stays as the theme made it when the live document', () =
 		});
 	}
 
+	test('is there, but a part of the script is not, and no space stays kept', async ({ page }) => {
+		await page.goto(seeds());
+		await expect(page.getByRole('tab').first()).toBeVisible();
+		await page.route('**/anbau-tabs.js', (route) => route.abort());
+		await page.reload();
+		await page.waitForTimeout(600);
+		await theme(page);
+		const kept = await page
+			.locator('[data-anbau-hook]')
+			.evaluateAll(
+				(hooks) => hooks.filter((hook) => hook instanceof HTMLElement && hook.style.minHeight !== '').length
+			);
+		expect(kept).toBe(0);
+	});
+
 	test('takes more than three seconds', async ({ page }) => {
 		const errors = watch(page);
 		let ended = false;

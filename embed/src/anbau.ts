@@ -16,7 +16,7 @@ function start(script: HTMLScriptElement): void {
 	let asked = '';
 	// The document is asked for at once, while the page is still being read.
 	let answer = { id: JSON.stringify(pageOf(script)), found: fetchDocument(base, pageOf(script)) };
-	const observer = new MutationObserver(oncePerFrame(() => guard(look)));
+	const observer = new MutationObserver(oncePerFrame(() => guard(look, standing)));
 
 	/** Sees whether the page became another one, or lost what was placed. */
 	async function look(): Promise<void> {
@@ -31,7 +31,7 @@ function start(script: HTMLScriptElement): void {
 			if (answer.id !== id) answer = { id, found: fetchDocument(base, page) };
 			if (!standing.placed) {
 				clear(standing);
-				standing.giveBack = await keepSpace(base, name);
+				await keepSpace(base, name, standing);
 			}
 			const found = await answer.found;
 			if (id !== asked) return;
@@ -46,7 +46,7 @@ function start(script: HTMLScriptElement): void {
 	ready(() => {
 		observer.observe(document.documentElement, { childList: true, subtree: true });
 		observer.observe(script, { attributes: true });
-		guard(look);
+		guard(look, standing);
 		const [, token] = location.hash.split('#anbau-hooks=');
 		if (token) guard(() => import(`${base}${script.dataset.store}/owner.js?token=${token}`));
 	});
@@ -79,9 +79,12 @@ function pageOf({ dataset }: HTMLScriptElement): PageOf {
 	};
 }
 
-/** Runs work and keeps its failure out of the page. */
-function guard(work: () => Promise<unknown>): void {
-	work().catch((error: unknown) => console.warn('Anbau left the page as it is.', error));
+/** Runs work and keeps its failure out of the page: what stands there is taken away. */
+function guard(work: () => Promise<unknown>, standing: Standing = {}): void {
+	work().catch((error: unknown) => {
+		clear(standing);
+		console.warn('Anbau left the page as it is.', error);
+	});
 }
 
 // However often the script is included, it runs once.

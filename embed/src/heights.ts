@@ -1,7 +1,7 @@
 import type { PageDocument } from '@anbau/core/placement';
 import { byMarker, type Finder } from './finder.js';
 import { memory } from './memory.js';
-import { finderFor } from './storefront.js';
+import { finderFor, type Standing } from './storefront.js';
 
 const HEIGHTS = 'heights';
 /** How many pages a browser remembers. */
@@ -13,25 +13,26 @@ type Remembered = [heights: Record<string, number>, bindings: PageDocument['bind
 /** What is remembered of pages, by name. */
 const stored = () => memory.recall<Record<string, Remembered>>(HEIGHTS, {});
 
-/** Keeps the space free that the pieces of a page took last time, on markers at once; answers how to give it back. */
-export async function keepSpace(base: string, page: string): Promise<() => void> {
+/** Keeps the space free that the pieces of a page took last time, on markers at once; `standing` can give it back. */
+export async function keepSpace(base: string, page: string, standing: Standing): Promise<void> {
 	const [heights = {}, bindings = {}] = stored()[page] ?? [];
 	const held: HTMLElement[] = [];
-	const keep = ({ holder }: Finder) => {
+	let finder = byMarker(document);
+	standing.giveBack = () => {
+		for (const { style } of held) style.minHeight = '';
+		finder.release();
+	};
+	const keep = () => {
 		for (const hook in heights) {
-			const element = holder(hook);
+			const element = finder.holder(hook);
 			if (!(element instanceof HTMLElement)) continue;
 			element.style.minHeight = `${heights[hook]}px`;
 			held.push(element);
 		}
 	};
-	keep(byMarker(document));
-	const finder = await finderFor(base, bindings);
-	keep(finder);
-	return () => {
-		for (const { style } of held) style.minHeight = '';
-		finder.release();
-	};
+	keep();
+	finder = await finderFor(base, bindings);
+	keep();
 }
 
 /** Remembers how high what hangs on the hooks of a page is. */

@@ -37,10 +37,10 @@ function accordion(container: HTMLElement): void {
 	}
 	container.addEventListener('keydown', (event) => {
 		const at = summaries.findIndex((summary) => summary === event.target);
-		const to = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: summaries.length - 1 }[event.key];
+		const to = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: -1 }[event.key];
 		if (at < 0 || to === undefined) return;
 		event.preventDefault();
-		summaries[(to + summaries.length) % summaries.length]?.focus();
+		summaries.at(to % summaries.length)?.focus();
 	});
 }
 
