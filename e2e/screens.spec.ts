@@ -9,6 +9,7 @@ const SCREENS = [
 	'/plan?product=lindow-greenhouse-6-8&hook=above-buy',
 	'/hooks?hook=above-buy',
 	'/exceptions',
+	'/media',
 	'/attributes',
 	'/catalog',
 	'/catalog/lindow-greenhouse-6-8',

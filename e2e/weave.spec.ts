@@ -11,6 +11,8 @@ function bodyOf(page: Page): Promise<string> {
 		for (const script of body.querySelectorAll('script')) script.remove();
 		for (const element of body.querySelectorAll('[class=""]')) element.removeAttribute('class');
 		for (const element of body.querySelectorAll('[style=""]')) element.removeAttribute('style');
+		// It counts down from one load to the next.
+		for (const time of body.querySelectorAll('[data-anbau-until]')) time.textContent = '';
 		// What a visitor looked at lately is the visitor's browser's own, and the one thing that is left out.
 		for (const list of body.querySelectorAll('[data-anbau-recent]')) list.closest('.anbau-slot')?.remove();
 		const sorted = (element: Element) => {
@@ -27,6 +29,20 @@ function bodyOf(page: Page): Promise<string> {
 			.replace(/> </g, '><')
 			.trim();
 	});
+}
+
+/** Waits until nothing of the page has changed for a while. */
+async function comeToRest(page: Page): Promise<void> {
+	await page.evaluate(
+		() =>
+			new Promise<void>((resolve) => {
+				let timer = setTimeout(resolve, 300);
+				new MutationObserver(() => {
+					clearTimeout(timer);
+					timer = setTimeout(resolve, 300);
+				}).observe(document.body, { subtree: true, childList: true, attributes: true });
+			})
+	);
 }
 
 /** Where two pages first differ, with a little of what stands round it. */
@@ -98,6 +114,7 @@ test('a woven page is the page that the script makes, in both themes and on ever
 			for (const origin of [shopUrl, woven.url]) {
 				await page.goto(origin + theme + path);
 				await page.waitForLoadState('networkidle');
+				await comeToRest(page);
 				bodies.push(await bodyOf(page));
 			}
 			const [byScript = '', byBoth = ''] = bodies;

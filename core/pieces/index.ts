@@ -59,7 +59,7 @@ export {
 	type TabPiece,
 	type Tone
 } from './piece.js';
-export { MEDIA_TYPES, NEW_MEDIA, renderMedia, type MediaSettings, type MediaType } from './media.js';
+export { MEDIA_TYPES, mediaFault, NEW_MEDIA, renderMedia, type MediaSettings, type MediaType } from './media.js';
 export { wallInstant, windowsAt, windowSchema, windowsSchema, type Window, type WindowState } from './window.js';
 export { audienceFault, GUEST, type Visitor } from './audience.js';
 export {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { hrefFault, srcFault } from './address.js';
+import { hrefFault, srcFault as webFault } from './address.js';
 import { element, escapeHtml } from './html.js';
 import { templateOf } from './inline.js';
 import type { LiveContext } from './liveContext.js';
@@ -9,7 +9,15 @@ import { BodyRenderer } from './render.js';
 export const MEDIA_TYPES = ['picture', 'film'] as const;
 export type MediaType = (typeof MEDIA_TYPES)[number];
 
-const src = templateOf(2000, (text) => (text === '' ? null : srcFault(text)));
+/** An uploaded picture or film by what it is. */
+const UPLOADED = /^media:([0-9a-f]{64}\.[a-z0-9]{2,5})$/;
+
+/** Why an address is no source of media; null when it is: of the web, or of an upload. */
+export function mediaFault(address: string): string | null {
+	return UPLOADED.test(address) ? null : webFault(address);
+}
+
+const src = templateOf(2000, (text) => (text === '' ? null : mediaFault(text)));
 
 /** What a media piece shows: addresses and words may hold live values, so that each product shows its own. */
 export const mediaSettings = z.strictObject({
@@ -57,26 +65,35 @@ export function renderMedia(settings: MediaSettings, context: LiveContext): Rend
 	const renderer = new BodyRenderer(context);
 	const nothing = (missing: string[]) => ({ html: '', missing, until: renderer.until });
 	if (settings.address === '') return nothing([]);
-	const address = renderer.address(settings.address, srcFault);
+	const address = renderer.address(settings.address, mediaFault);
 	if (address.text === null) return nothing(address.missing);
+	const source = served(address.text, context.base);
 	const words = (template: string) => {
 		const { text, missing } = renderer.text(template);
 		return missing.length > 0 ? '' : text;
 	};
-	const other = (template: string, fault: (text: string) => string | null) =>
-		template === '' ? null : renderer.address(template, fault).text;
+	const other = (template: string, fault: (text: string) => string | null) => {
+		const text = template === '' ? null : renderer.address(template, fault).text;
+		return text === null ? null : served(text, context.base);
+	};
 	const caption = words(settings.caption);
 	const alt = words(settings.alt);
 	const shown =
 		settings.type === 'picture'
-			? picture(address.text, alt, other(settings.href, hrefFault))
-			: film(address.text, alt, other(settings.poster, srcFault), other(settings.captions, srcFault));
+			? picture(source, alt, other(settings.href, hrefFault))
+			: film(source, alt, other(settings.poster, mediaFault), other(settings.captions, mediaFault));
 	const said = caption === '' ? '' : element('figcaption', {}, escapeHtml(caption));
 	// A custom property, set by the script: a policy may forbid a style attribute.
 	const shape =
 		settings.type === 'film' ? JSON.stringify({ '--anbau-ratio': settings.ratio.replace(':', ' / ') }) : null;
 	const own = { class: `anbau-media anbau-${settings.type}`, 'data-anbau-style': shape };
 	return { html: element('figure', own, shown + said), missing: [], until: renderer.until };
+}
+
+/** An upload's public address; any other stays as it is. */
+function served(address: string, base: string): string {
+	const [, file] = UPLOADED.exec(address) ?? [];
+	return file === undefined ? address : `${base}/media/${file}`;
 }
 
 function picture(address: string, alt: string, href: string | null): string {

@@ -150,6 +150,7 @@ export class CompiledRelease {
 			...document.houseParts.map(({ hook }) => hook),
 			...(document.tabs.length > 0 ? ['tabs'] : []),
 			...(document.text.length > 0 ? ['text'] : []),
+			...(document.gallery.length > 0 ? ['gallery'] : []),
 			...(document.edges.length > 0 ? ['above-buy', 'below-buy'] : [])
 		];
 		for (let id = wanted.pop(); id !== undefined; id = wanted.pop()) {

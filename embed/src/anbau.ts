@@ -12,6 +12,8 @@ function start(script: HTMLScriptElement): void {
 	const base = new URL('.', script.src).href;
 	warnOfPolicy(new URL(base).origin);
 	const standing: Standing = {};
+	// Later the page may have been painted, and space that is kept then only moves what is seen already.
+	let isEarly = document.readyState === 'loading';
 	let current: PageDocument | null = null;
 	let asked = '';
 	// The document is asked for at once, while the page is still being read.
@@ -29,10 +31,8 @@ function start(script: HTMLScriptElement): void {
 		} else {
 			asked = id;
 			if (answer.id !== id) answer = { id, found: fetchDocument(base, page) };
-			if (!standing.placed) {
-				clear(standing);
-				await keepSpace(base, name, standing);
-			}
+			if (isEarly) keepSpace(name, standing);
+			isEarly = false;
 			const found = await answer.found;
 			if (id !== asked) return;
 			current = found;

@@ -21,5 +21,5 @@ export function adopting(root: Document, prepare: Prepare, make: Hold, style: ty
 
 /** Takes out what a server wove in and is no longer to be shown. */
 export function clearWoven(root: Document): void {
-	for (const old of root.querySelectorAll('[data-anbau-woven], [data-anbau-made="tabs"]')) old.remove();
+	for (const old of root.querySelectorAll('[data-anbau-woven], [data-anbau-made="woven-tabs"]')) old.remove();
 }

@@ -11,6 +11,7 @@ export type { FileOutcome } from './server/work/sheetFile.js';
 export type { UploadedFile } from './server/work/files.js';
 export type { DraftedTheme } from './server/work/draftedTheme.js';
 export type { PlanData } from './server/work/planData.js';
+export type { MediaView } from './server/work/media.js';
 export type { Starter } from './server/db/starters.js';
 export type { ExceptionView } from './server/work/exceptions.js';
 export type { HookView } from './server/work/hooks.js';

@@ -26,6 +26,7 @@
 		['Hooks in the shop', '/hooks'],
 		['Exceptions', '/exceptions'],
 		['Attributes', '/attributes'],
+		['Media', '/media'],
 		['Store', '/store'],
 		['Review & publish', '/releases']
 	].map(([label = '', href = '']) => ({ kind: 'screen', label, href }));

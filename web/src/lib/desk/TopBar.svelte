@@ -11,6 +11,7 @@
 		{ href: '/plan', name: 'Page plan' },
 		{ href: '/catalog', name: 'Catalog' },
 		{ href: '/attributes', name: 'Attributes' },
+		{ href: '/media', name: 'Media' },
 		{ href: '/store', name: 'Store' }
 	];
 

@@ -140,7 +140,7 @@
 	<ul class="mt-1 grid max-h-56 gap-0.5 overflow-y-auto text-[13px]">
 		{#each hook.sightings as seen (seen.url)}
 			<li class="flex gap-2">
-				<a class="link min-w-0 flex-1 truncate" href={seen.url} target="_blank" rel="noopener"
+				<a class="link min-w-0 flex-1 truncate leading-6" href={seen.url} target="_blank" rel="noopener"
 					>{new URL(seen.url).pathname}</a
 				>
 				<span class={seen.found === 0 ? 'text-muted' : ''}

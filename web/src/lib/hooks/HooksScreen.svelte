@@ -81,7 +81,7 @@
 		<span class="text-muted text-[13px]"
 			>{seen ? `last looked at ${timeWords(seen, data.store.zone)}` : 'the shop has not been looked at yet'}</span
 		>
-		<span class="ml-auto flex gap-2">
+		<span class="ml-auto flex flex-wrap gap-2">
 			{#if looking}
 				<span class="text-muted flex items-center gap-2 text-[13px]" role="status"
 					><span class="loading loading-spinner loading-sm"></span>Reading sample pages …</span

@@ -15,6 +15,8 @@ export class Moving {
 	private done: Move[][] = [];
 	canUndo = $state(false);
 	private running: Promise<void> = Promise.resolve();
+	/** Moves that are not saved yet. */
+	private waiting = 0;
 
 	constructor(private readonly plan: Plan) {}
 
@@ -113,9 +115,13 @@ export class Moving {
 
 	private save(moves: Move[]): void {
 		for (const move of moves) this.show(move);
+		this.waiting++;
 		void this.inTurn(async () => {
-			for (const view of await request<PieceView[]>('/api/v1/order', { method: 'POST', body: { moves } }))
-				this.plan.pieces = { ...this.plan.pieces, [view.slug]: view };
+			this.waiting--;
+			const views = await request<PieceView[]>('/api/v1/order', { method: 'POST', body: { moves } });
+			// While more moves wait, what the screen shows is newer.
+			if (this.waiting > 0) return;
+			for (const view of views) this.plan.pieces = { ...this.plan.pieces, [view.slug]: view };
 		});
 	}
 

@@ -50,7 +50,7 @@
 			faded ? 'text-muted' : 'text-base-content'
 		]}>{text}</span
 	>
-	{#if hint}<span class="shrink-0 font-mono text-[12px]">{hint}</span>{/if}
+	{#if hint}<span class="text-base-content shrink-0 font-mono text-[12px]">{hint}</span>{/if}
 	{#if withKind}
 		<Icon class="size-3.5 shrink-0" aria-hidden="true" />
 		<span class="sr-only">{word}</span>

@@ -1,6 +1,8 @@
 <script lang="ts">
-	import { hrefFault, MEDIA_TYPES, srcFault, type MediaPiece, type MediaType } from '@anbau/core/pieces';
+	import { hrefFault, MEDIA_TYPES, mediaFault, quoteText, type MediaPiece, type MediaType } from '@anbau/core/pieces';
+	import type { MediaView } from '$lib/contracts.js';
 	import TemplateField from '$lib/editor/parts/TemplateField.svelte';
+	import ShelfPicker from '$lib/media/ShelfPicker.svelte';
 	import type { Workbench } from './workbench.svelte.js';
 
 	/** What a media piece shows: a picture or a film by its address, which may be each product's own. */
@@ -10,6 +12,16 @@
 		bench.edit(place, { ...piece, settings: { ...piece.settings, ...change } });
 	const optional = (fault: (text: string) => string | null) => (text: string) => (text === '' ? null : fault(text));
 	const typeWords: Record<MediaType, string> = { picture: 'A picture', film: 'A film' };
+	/** Takes an upload with its shape and words. */
+	function take({ address, alt, facts: { width, height } }: MediaView) {
+		const shape = width && height ? { ratio: ratioOf(width, height) } : {};
+		set('address', { address, ...shape, ...(settings.alt === '' && alt !== '' ? { alt: quoteText(alt) } : {}) });
+	}
+	/** Width to height in numbers of four digits at most. */
+	function ratioOf(width: number, height: number): string {
+		const scale = Math.min(1, 9999 / Math.max(width, height));
+		return `${Math.max(1, Math.round(width * scale))}:${Math.max(1, Math.round(height * scale))}`;
+	}
 	const isGood = $derived(/^\d{1,4}:\d{1,4}$/.test(settings.ratio));
 </script>
 
@@ -24,12 +36,13 @@
 			>
 		{/each}
 	</div>
+	<ShelfPicker kind={settings.type} address={settings.address} onpick={take} />
 	<TemplateField
 		label="Address"
 		placeholder="https://… or an attribute of the product"
 		class="w-96 max-w-full"
 		value={settings.address}
-		fault={srcFault}
+		fault={mediaFault}
 		onchange={(address) => set('address', { address })}
 	/>
 	<TemplateField
@@ -60,7 +73,7 @@
 			placeholder="its first frame"
 			class="w-96 max-w-full"
 			value={settings.poster}
-			fault={optional(srcFault)}
+			fault={optional(mediaFault)}
 			onchange={(poster) => set('poster', { poster })}
 		/>
 		<TemplateField
@@ -68,16 +81,16 @@
 			placeholder="none"
 			class="w-96 max-w-full"
 			value={settings.captions}
-			fault={optional(srcFault)}
+			fault={optional(mediaFault)}
 			onchange={(captions) => set('captions', { captions })}
 		/>
-		<label class="grid gap-0.5"
-			><span class="text-muted">Shape, width to height</span><input
-				class="input input-sm h-8 w-24 font-mono"
-				value={settings.ratio}
-				aria-invalid={!isGood}
-				oninput={(event) => set('ratio', { ratio: event.currentTarget.value.trim() })}
-			/></label
-		>
 	{/if}
+	<label class="grid gap-0.5"
+		><span class="text-muted">Shape, width to height</span><input
+			class="input input-sm h-8 w-24 font-mono"
+			value={settings.ratio}
+			aria-invalid={!isGood}
+			oninput={(event) => set('ratio', { ratio: event.currentTarget.value.trim() })}
+		/></label
+	>
 </div>

@@ -39,12 +39,14 @@ const PICTURES = 'img, video, :has(img, video)';
 
 /** Each of these answers whether it put anything in. */
 function weaveHooks($: CheerioAPI, hooks: HooksInPage, document: PageDocument): boolean {
-	let woven = false;
-	for (const [hook, items] of onHooks(document)) {
+	// Every hook is found before a part is moved, which another hook may be bound to.
+	const found = [...onHooks(document)].flatMap(([hook, items]) => {
 		const parts = items.map((item) => ('from' in item ? foundBy($, item.from).first() : null));
-		if (items.every((item, i) => 'from' in item && parts[i]?.length === 0)) continue;
+		if (items.every((item, i) => 'from' in item && parts[i]?.length === 0)) return [];
 		const holder = hooks.holder(hook);
-		if (!holder) continue;
+		return holder ? [{ holder, items, parts }] : [];
+	});
+	for (const { holder, items, parts } of found) {
 		items.forEach((item, i) => {
 			if ('entry' in item) holder.append(holding($, 'div', slotAttributes(item.entry), item.entry.html));
 			else if (parts[i] && parts[i].length > 0 && !isInside(holder, parts[i])) {
@@ -53,9 +55,8 @@ function weaveHooks($: CheerioAPI, hooks: HooksInPage, document: PageDocument): 
 				holder.append(parts[i]);
 			}
 		});
-		woven = true;
 	}
-	return woven;
+	return found.length > 0;
 }
 
 function weaveText($: CheerioAPI, hooks: HooksInPage, { text }: PageDocument): boolean {
@@ -95,7 +96,7 @@ function weaveTabs($: CheerioAPI, hooks: HooksInPage, { tabs }: PageDocument): b
 	const strip = own.length > 0 ? hooks.container('tabs') : null;
 	if (!strip) return false;
 	const isMarked = strip.is('[data-anbau-hook]');
-	const holder = isMarked ? strip : $('<div class="anbau-hook" data-anbau-made="tabs"></div>');
+	const holder = isMarked ? strip : $('<div class="anbau-hook" data-anbau-made="woven-tabs"></div>');
 	if (!isMarked) strip.after(holder);
 	for (const tab of own) holder.append(holding($, 'section', panelAttributes(tab), panelHtml(tab)));
 	return true;

@@ -1,11 +1,8 @@
-import { createHash, randomUUID } from 'node:crypto';
-import { createWriteStream } from 'node:fs';
-import { mkdir, rename, rm, stat } from 'node:fs/promises';
-import { join } from 'node:path';
-import { once } from 'node:events';
+import { stat } from 'node:fs/promises';
 import { fileTypeFromFile } from 'file-type';
 import { isValidOn } from '@anbau/core/catalog';
 import { dayAt } from '@anbau/core/pieces';
+import { pathOf, takeBytes, unfit } from '../bytes.js';
 import { writeAudit } from '../db/audit.js';
 import { insertFile, type StoredFile } from '../db/files.js';
 import { tell } from '../db/notify.js';
@@ -36,38 +33,18 @@ export interface UploadedFile extends StoredFile {
 	address: string;
 }
 
-function folder(): string {
-	const data = process.env.ANBAU_DATA_FOLDER;
-	if (!data) throw new Error('ANBAU_DATA_FOLDER is not set; start Anbau with npm start');
-	return join(data, 'files');
-}
-
-function pathOf(sha256: string): string {
-	return join(folder(), sha256.slice(0, 2), sha256);
-}
-
 /** Takes an uploaded document: streamed to disk, named by its SHA-256, its bytes held against what its name says. */
 export async function uploadFile(actor: Actor, name: string, body: AsyncIterable<Uint8Array>): Promise<UploadedFile> {
 	const type = typeOf(name);
-	const waiting = join(folder(), `${randomUUID()}.part`);
-	await mkdir(folder(), { recursive: true });
-	try {
-		const { sha256, size } = await receive(waiting, body);
-		if (size === 0) throw unfit('The file is empty.');
-		await demandType(waiting, type, name);
-		const file = { sha256, name: name.slice(0, 200), type, size };
-		await mkdir(join(folder(), sha256.slice(0, 2)), { recursive: true });
-		await rename(waiting, pathOf(sha256));
-		await transaction(async (client) => {
-			await insertFile(client, actor.storeId, file);
-			await writeAudit(client, actor, 'upload', `file ${sha256}`, null, file);
-			await tell(client, { process: PROCESS_ID, store: actor.storeId, what: 'catalog' });
-		});
-		await storeStates.reloadCatalog(actor.storeId);
-		return { ...file, address: `file:${sha256}` };
-	} finally {
-		await rm(waiting, { force: true });
-	}
+	const { sha256, size } = await takeBytes('files', body, LIMIT, (path) => demandType(path, type, name));
+	const file = { sha256, name: name.slice(0, 200), type, size };
+	await transaction(async (client) => {
+		await insertFile(client, actor.storeId, file);
+		await writeAudit(client, actor, 'upload', `file ${sha256}`, null, file);
+		await tell(client, { process: PROCESS_ID, store: actor.storeId, what: 'catalog' });
+	});
+	await storeStates.reloadCatalog(actor.storeId);
+	return { ...file, address: `file:${sha256}` };
 }
 
 function typeOf(name: string): string {
@@ -77,25 +54,6 @@ function typeOf(name: string): string {
 	return type;
 }
 
-async function receive(path: string, body: AsyncIterable<Uint8Array>): Promise<{ sha256: string; size: number }> {
-	const hash = createHash('sha256');
-	const stream = createWriteStream(path);
-	let size = 0;
-	try {
-		for await (const chunk of body) {
-			size += chunk.byteLength;
-			if (size > LIMIT)
-				throw new Problem('too-large', 413, 'The file is larger than 50 MB, the most that is taken here.');
-			hash.update(chunk);
-			if (!stream.write(chunk)) await once(stream, 'drain');
-		}
-	} finally {
-		stream.end();
-		await once(stream, 'close');
-	}
-	return { sha256: hash.digest('hex'), size };
-}
-
 /** A file whose bytes are of another type than its name says is refused. */
 async function demandType(path: string, type: string, name: string): Promise<void> {
 	const found = (await fileTypeFromFile(path))?.mime;
@@ -103,10 +61,6 @@ async function demandType(path: string, type: string, name: string): Promise<voi
 	if (PLAIN.includes(type) ? found === undefined : found === type) return;
 	const is = found ?? 'no document of any kind that is known';
 	throw unfit(`“${name}” is not what its name says: its content is ${is}.`);
-}
-
-function unfit(message: string): Problem {
-	return new Problem('unsupported', 415, message, [{ at: 'the file', message }]);
 }
 
 /** A document as the storefront gets it: the path of its bytes; null when there is none, and a problem past its day. */
@@ -121,7 +75,7 @@ export async function publicFile(
 	if (!state || !file || until === undefined) return null;
 	if (until !== null && !isValidOn({ until }, dayAt(now, state.store.zone)))
 		throw new Problem('gone', 410, 'This document was valid until a day that has passed.');
-	const path = pathOf(sha256);
+	const path = pathOf('files', sha256);
 	await stat(path);
 	return { path, file };
 }

@@ -77,7 +77,7 @@
 <main class="mx-auto max-w-[1240px] px-3 py-4 sm:px-5">
 	<div class="flex flex-wrap items-center gap-3">
 		<h1 class="text-[23px]">Library</h1>
-		<div class="ml-auto flex gap-2">
+		<div class="ml-auto flex flex-wrap gap-2">
 			{#each PIECE_KINDS as kind (kind)}
 				<button class={['btn btn-sm h-9', kind === 'tab' && 'btn-primary']} onclick={() => (beginning = kind)}
 					><Plus class="size-4" aria-hidden="true" />New {KIND_WORDS[kind].toLowerCase()}</button

@@ -1,0 +1,42 @@
+import { createReadStream } from 'node:fs';
+import { Readable } from 'node:stream';
+import parseRange from 'range-parser';
+
+/** A header that says byte ranges (RFC 9110, 14.1.1 and 14.1.2). */
+const BYTES = /^bytes=\s*(\d+-\d*|-\d+)(\s*,\s*(\d+-\d*|-\d+))*\s*$/i;
+
+/** A file that is served: its bytes never change under this ETag. */
+export interface Served {
+	path: string;
+	size: number;
+	/** A strong ETag, with its quotes. */
+	etag: string;
+	headers: Record<string, string>;
+}
+
+/**
+ * Answers a request for a file, the whole or a range of it (RFC 9110, sections 14.2, 13.1.5 and 15.3.7). Several ranges
+ * that do not touch are answered with the whole, as the RFC lets a server do; so is a header that cannot be read.
+ */
+export function ranged(request: Request, { path, size, etag, headers }: Served): Response {
+	const common = { ...headers, etag, 'accept-ranges': 'bytes' };
+	if (request.headers.get('if-none-match')?.split(/,\s*/).includes(etag))
+		return new Response(null, { status: 304, headers: common });
+	const wanted = request.headers.get('range');
+	const condition = request.headers.get('if-range');
+	const isMeant = wanted !== null && BYTES.test(wanted) && (condition === null || condition === etag);
+	const ranges = isMeant ? parseRange(size, wanted, { combine: true }) : -2;
+	if (ranges === -1)
+		return new Response(null, { status: 416, headers: { ...common, 'content-range': `bytes */${size}` } });
+	const [range, ...more] = ranges === -2 || ranges.type !== 'bytes' ? [] : ranges;
+	const { start, end } = range && more.length === 0 ? range : { start: 0, end: size - 1 };
+	const isPart = range !== undefined && more.length === 0;
+	const body = Readable.toWeb(createReadStream(path, { start, end })) as ReadableStream;
+	const length = { 'content-length': String(end - start + 1) };
+	return isPart
+		? new Response(body, {
+				status: 206,
+				headers: { ...common, ...length, 'content-range': `bytes ${start}-${end}/${size}` }
+			})
+		: new Response(body, { headers: { ...common, ...length } });
+}
