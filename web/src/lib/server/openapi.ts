@@ -2,6 +2,7 @@ import type { z } from 'zod';
 import { pieceSchema } from '@anbau/core/pieces';
 import { ruleShape } from '@anbau/core/rules';
 import { ATTRIBUTE_OPERATIONS } from './openapiAttributes.js';
+import { MEDIA_OPERATIONS } from './openapiMedia.js';
 import { asJson, header, query, ref, schemaOf, text, type Json, type Operation } from './openapiParts.js';
 import { PLACING_OPERATIONS } from './openapiPlacing.js';
 import { STORE_OPERATIONS } from './openapiStore.js';
@@ -93,6 +94,7 @@ const OPERATIONS: Operation[] = [
 		summary: 'Put an earlier release back, as a release of its own.'
 	},
 	...PLACING_OPERATIONS,
+	...MEDIA_OPERATIONS,
 	...ATTRIBUTE_OPERATIONS,
 	...STORE_OPERATIONS,
 	{ method: 'get', path: '/jobs/{id}', summary: 'How far a running import is.' },
