@@ -16,8 +16,17 @@
 	}
 	let { plan, moving, one, reason, onopen }: Props = $props();
 	const view = $derived('piece' in one.subject ? plan.pieces[one.subject.piece] : undefined);
-	let typed = $derived(String(one.priority));
-	const isGood = $derived(/^\d{1,3}$/.test(typed) && Number(typed) >= 1);
+	/** What is being typed; it stays whatever comes from the server meanwhile. */
+	let typed = $state<string | null>(null);
+	const number = $derived(typed ?? String(one.priority));
+	const isGood = $derived(/^\d{1,3}$/.test(number) && Number(number) >= 1);
+
+	function take() {
+		if (!isGood) return;
+		const wanted = Number(number);
+		typed = null;
+		if (wanted !== one.priority) moving.renumber(one, wanted);
+	}
 	const own = $derived(
 		plan.page.kind === 'product'
 			? plan.exceptions.rows.filter((row) => row.exception.product === plan.page.key && isOf(row.exception))
@@ -35,9 +44,9 @@
 		inputmode="numeric"
 		aria-label={`Number of ${one.name}`}
 		aria-invalid={!isGood}
-		value={typed}
+		value={number}
 		oninput={(event) => (typed = event.currentTarget.value.trim())}
-		onchange={() => isGood && Number(typed) !== one.priority && moving.renumber(one, Number(typed))}
+		onchange={take}
 	/>
 	<button
 		type="button"
