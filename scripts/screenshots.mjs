@@ -67,7 +67,7 @@ try {
 		await take('hooks');
 		for (const name of ['lindow-greenhouse-6-8', 'carrot-amber-row']) {
 			const drawing = await page.request.get(`${running.shopUrl}/images/${name}.svg`);
-			const picture = await page.context().newPage();
+			const picture = await browser.newPage();
 			await picture.setContent(await drawing.text());
 			const data = await picture.locator('svg').screenshot();
 			await picture.close();
