@@ -12,7 +12,9 @@
 	}
 	let { list, rows, by }: Props = $props();
 	const aboutOf = ({ exception, about }: ExceptionView) =>
-		isOfTabs(exception) ? `the theme’s tab ${exception.houseTab}` : (about ?? `${exception.piece} (gone)`);
+		isOfTabs(exception)
+			? `the theme’s tab ${about ?? `${exception.houseTab} (gone)`}`
+			: (about ?? `${exception.piece} (gone)`);
 	const linkOf = ({ exception }: ExceptionView) =>
 		isOfTabs(exception)
 			? '/store#house-tabs'

@@ -2,7 +2,7 @@ import { bodiesOf, type Piece } from '@anbau/core/pieces';
 import { exceptionSchemaFor, isOfTabs, type Exception, type PieceException } from '@anbau/core/placement';
 import { writeAudit } from '../db/audit.js';
 import { deleteException, findExceptions, saveException, type ExceptionRow } from '../db/exceptions.js';
-import { houseTabBySlug } from '../db/houseTabs.js';
+import { allHouseTabs, houseTabBySlug } from '../db/houseTabs.js';
 import { allPieces, pieceBySlug } from '../db/pieces.js';
 import { database, transaction, type Db } from '../db/pool.js';
 import type { Actor } from '../db/users.js';
@@ -33,10 +33,11 @@ async function viewsOf(actor: Actor, rows: readonly ExceptionRow[]): Promise<Exc
 			.filter(({ removed }) => !removed)
 			.map(({ slug, doc }) => [slug, doc.name])
 	);
+	const tabs = new Map((await allHouseTabs(database(), actor.storeId)).map(({ slug, name }) => [slug, name]));
 	return rows.map((row) => ({
 		...row,
 		productTitle: catalog.product(row.exception.product)?.title ?? null,
-		about: isOfTabs(row.exception) ? row.exception.houseTab : (names.get(row.exception.piece) ?? null)
+		about: (isOfTabs(row.exception) ? tabs.get(row.exception.houseTab) : names.get(row.exception.piece)) ?? null
 	}));
 }
 

@@ -136,6 +136,13 @@ describe('an exception', () => {
 		expect((await problemOf(dropException(actor, row.id)))?.status).toBe(404);
 	});
 
+	it('of a house tab names it, and says when the tab is gone', async () => {
+		await putException(actor, { product: 'spade', houseTab: 'details', mode: 'hide' });
+		expect(await listExceptions(actor, {})).toMatchObject([{ about: 'Details' }]);
+		await removeHouseTab(actor, 'details');
+		expect(await listExceptions(actor, {})).toMatchObject([{ about: null }]);
+	});
+
 	it('of the same kind takes the place of an earlier one: hide and show exclude each other', async () => {
 		const first = await putException(actor, { product: 'spade', piece: 'note', mode: 'hide' });
 		const second = await putException(actor, { product: 'spade', piece: 'note', mode: 'show' });
