@@ -83,7 +83,8 @@ export const DEMO_PLACED: Record<string, PieceDocument> = {
 			type: 'picture',
 			address: '/assets/scale.svg',
 			alt: 'The house beside a person of 1.75 m',
-			caption: '{product.title} beside a person of 1.75 m'
+			caption: '{product.title} beside a person of 1.75 m',
+			ratio: '1:1'
 		},
 		placements: [{ id: 'gallery', hook: 'gallery', priority: 15 }],
 		target: within('greenhouses-and-frames/greenhouses')
