@@ -12,8 +12,9 @@ function start(script: HTMLScriptElement): void {
 	const base = new URL('.', script.src).href;
 	warnOfPolicy(new URL(base).origin);
 	const standing: Standing = {};
-	// Later the page may have been painted, and space that is kept then only moves what is seen already.
-	let isEarly = document.readyState === 'loading';
+	// On a page that has been painted, space that is kept only moves what is seen already. The timeline stands still
+	// until the first frame; an entry of the first paint would come only after the paint.
+	let isEarly = !document.timeline.currentTime;
 	let current: PageDocument | null = null;
 	let asked = '';
 	// The document is asked for at once, while the page is still being read.
@@ -26,13 +27,15 @@ function start(script: HTMLScriptElement): void {
 		const id = JSON.stringify(page);
 		// Heights depend on the width of the window.
 		const name = `${page.kind} ${page.id} ${innerWidth}`;
+		// While the page is still being read, a marker gets its space in the frame that first shows it.
+		if (isEarly) keepSpace(name, standing);
+		if (isReading()) return;
+		isEarly = false;
 		if (id === asked) {
 			if (!current || !standing.placed?.isLost()) return;
 		} else {
 			asked = id;
 			if (answer.id !== id) answer = { id, found: fetchDocument(base, page) };
-			if (isEarly) keepSpace(name, standing);
-			isEarly = false;
 			const found = await answer.found;
 			if (id !== asked) return;
 			current = found;
@@ -43,18 +46,21 @@ function start(script: HTMLScriptElement): void {
 		observer.takeRecords();
 	}
 
+	observer.observe(document.documentElement, { childList: true, subtree: true });
+	observer.observe(script, { attributes: true });
+	guard(look, standing);
 	ready(() => {
-		observer.observe(document.documentElement, { childList: true, subtree: true });
-		observer.observe(script, { attributes: true });
 		guard(look, standing);
 		const [, token] = location.hash.split('#anbau-hooks=');
 		if (token) guard(() => import(`${base}${script.dataset.store}/owner.js?token=${token}`));
 	});
 }
 
+const isReading = () => document.readyState === 'loading';
+
 /** Work that begins when the page has been read. */
 function ready(begin: () => void): void {
-	if (document.readyState === 'loading') document.addEventListener('DOMContentLoaded', begin);
+	if (isReading()) document.addEventListener('DOMContentLoaded', begin);
 	else begin();
 }
 
