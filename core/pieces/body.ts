@@ -25,6 +25,7 @@ export type BodyPart =
 	| parts.ProductList
 	| parts.Accordion
 	| parts.RawHtml
+	| parts.ReviewQuote
 	| parts.Snippet;
 
 /** A body: the editor's document. */
@@ -110,6 +111,7 @@ const PARTS: Record<BodyPart['type'], z.ZodType> = {
 	productList: parts.productListSchema,
 	accordion: accordionSchema,
 	rawHtml: parts.rawHtmlSchema,
+	reviewQuote: parts.reviewQuoteSchema,
 	snippet: parts.snippetSchema
 };
 

@@ -54,12 +54,27 @@ export {
 	type OpeningPanel,
 	type Panel,
 	type Piece,
+	hasPanels,
 	type MediaPiece,
+	type PanelPiece,
+	type ReviewsPiece,
+	textsOf,
 	type PieceKind,
 	type TabPiece,
 	type Tone
 } from './piece.js';
 export { MEDIA_TYPES, mediaFault, NEW_MEDIA, renderMedia, type MediaSettings, type MediaType } from './media.js';
+export {
+	MOST_PER_PAGE,
+	NEW_REVIEWS,
+	pickedReviews,
+	renderReviewPage,
+	REVIEW_FORMS,
+	type ReviewForm,
+	type ReviewPage,
+	type ReviewSettings
+} from './reviews.js';
+export { starsHtml } from './stars.js';
 export { wallInstant, windowsAt, windowSchema, windowsSchema, type Window, type WindowState } from './window.js';
 export { audienceFault, GUEST, type Visitor } from './audience.js';
 export {

@@ -5,6 +5,7 @@ import {
 	type Product,
 	type ProductSource
 } from '@anbau/core/catalog';
+import { NO_SOURCE, type ReviewSource } from '@anbau/core/reviews';
 import type { DeliverySettings } from './delivery.js';
 
 /** What live values are filled from. Locale is BCP 47; money is formatted in the product's own currency. */
@@ -28,6 +29,7 @@ export interface LiveContext {
 	/** How long price and stock hold after they were last confirmed, in milliseconds; null for ever. */
 	ageLimit: number | null;
 	products: ProductSource;
+	reviews: ReviewSource;
 	/** An icon of the owner's own, as cleaned SVG. */
 	icon: (name: string) => string | undefined;
 	/** Where the store's live API is, `https://…/live/v1/key`, for files and snippets. */
@@ -51,6 +53,7 @@ export function liveContext(given: Partial<LiveContext>): LiveContext {
 		delivery: null,
 		ageLimit: null,
 		products: NO_PRODUCTS,
+		reviews: NO_SOURCE,
 		icon: nothing,
 		base: '',
 		...given

@@ -21,6 +21,8 @@ export const PLAIN_VALUES: readonly LiveValueInfo[] = [
 	{ name: 'product.url', label: 'Product · address' },
 	{ name: 'category.title', label: 'Category · title' },
 	{ name: 'category.key', label: 'Category · key' },
+	{ name: 'reviews.average', label: 'Reviews · average' },
+	{ name: 'reviews.count', label: 'Reviews · how many' },
 	{ name: 'delivery.date', label: 'Delivery · earliest day' },
 	{ name: 'delivery.countdown', label: 'Delivery · time left to order' },
 	{ name: 'store.name', label: 'Store · name' },

@@ -9,6 +9,7 @@ import {
 import { earliestDelivery, leadOf, type Delivery } from './delivery.js';
 import type { LiveContext } from './liveContext.js';
 import { attributeCodeOf, VOLATILE } from './liveNames.js';
+import { countOf, roundedMean } from '@anbau/core/reviews';
 import { restsOfTag } from './tagRest.js';
 
 /** A live value before it is written out. */
@@ -53,6 +54,7 @@ function findValues(name: string, context: LiveContext): LiveValues {
 	if (!product) return NONE;
 	if (name.startsWith('tag.')) return always(restsOfTag(product.tags, name.slice('tag.'.length)).flatMap(text));
 	if (name.startsWith('delivery.')) return deliveryValues(name, product, context);
+	if (name.startsWith('reviews.')) return always(reviewValues(name, product, context));
 	if (!VOLATILE.includes(name)) return always(productValues(name, product, context));
 	return volatileValues(name, product, context);
 }
@@ -81,6 +83,14 @@ function productValues(name: string, product: Product, context: LiveContext): Li
 		default:
 			return [];
 	}
+}
+
+/** Without any review both are empty. */
+function reviewValues(name: string, product: Product, { reviews }: LiveContext): LiveValue[] {
+	const histogram = reviews.of(product.key)?.histogram;
+	const mean = histogram && roundedMean(histogram);
+	if (!histogram || typeof mean !== 'number') return [];
+	return [{ type: 'number', value: name === 'reviews.average' ? mean : countOf(histogram), unit: '' }];
 }
 
 /** Price and stock: empty once they are older than the store lets them be. */

@@ -88,6 +88,14 @@ export const snippetSchema = z.strictObject({
 	})
 });
 
+export const reviewQuoteSchema = z.strictObject({
+	type: z.literal('reviewQuote'),
+	attrs: z.strictObject({
+		/** Of the review that is quoted. */
+		id: z.string().min(1, 'must name a review').max(100)
+	})
+});
+
 export type Paragraph = z.infer<typeof paragraphSchema>;
 export type Heading = z.infer<typeof headingSchema>;
 export type Image = z.infer<typeof imageSchema>;
@@ -99,6 +107,7 @@ export type DocumentList = z.infer<typeof documentListSchema>;
 export type PictureRow = z.infer<typeof pictureRowSchema>;
 export type ProductList = z.infer<typeof productListSchema>;
 export type RawHtml = z.infer<typeof rawHtmlSchema>;
+export type ReviewQuote = z.infer<typeof reviewQuoteSchema>;
 export type Snippet = z.infer<typeof snippetSchema>;
 
 /** The parts that hold other parts. */

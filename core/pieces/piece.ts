@@ -8,13 +8,14 @@ import { hrefSchema, templateOf } from './inline.js';
 import { kindFault } from './hooks.js';
 import { mediaSettings, NEW_MEDIA } from './media.js';
 import { placementSchema } from './placement.js';
+import { NEW_REVIEWS, reviewSettings } from './reviews.js';
 import { slugSchema } from './slug.js';
 import { styleSchema } from './style.js';
 import { quoteText } from './textForm.js';
 import { windowsSchema } from './window.js';
 
 /** The kinds of piece that can be built. */
-export const PIECE_KINDS = ['tab', 'accordion', 'message', 'media'] as const;
+export const PIECE_KINDS = ['tab', 'accordion', 'message', 'media', 'reviews'] as const;
 export type PieceKind = (typeof PIECE_KINDS)[number];
 
 /** How urgently a message speaks. */
@@ -148,9 +149,15 @@ const mediaSchema = z.strictObject({
 	settings: mediaSettings.default({ ...NEW_MEDIA })
 });
 
+const reviewsSchema = z.strictObject({
+	kind: z.literal('reviews'),
+	...shared,
+	settings: reviewSettings.default({ ...NEW_REVIEWS })
+});
+
 /** A piece's document, as it is edited and published. `on` is apart: it acts at once and is in no release. */
 export const pieceSchema = z
-	.discriminatedUnion('kind', [messageSchema, tabSchema, accordionSchema, mediaSchema], {
+	.discriminatedUnion('kind', [messageSchema, tabSchema, accordionSchema, mediaSchema, reviewsSchema], {
 		error: `must be one of ${PIECE_KINDS.join(', ')}`
 	})
 	.superRefine((piece, context) => {
@@ -167,6 +174,9 @@ export type Piece = z.infer<typeof pieceSchema>;
 export type MessagePiece = Extract<Piece, { kind: 'message' }>;
 export type TabPiece = Extract<Piece, { kind: 'tab' }>;
 export type MediaPiece = Extract<Piece, { kind: 'media' }>;
+export type ReviewsPiece = Extract<Piece, { kind: 'reviews' }>;
+/** A piece whose content lies in panels. */
+export type PanelPiece = Extract<Piece, { panels: unknown }>;
 export type AccordionPiece = Extract<Piece, { kind: 'accordion' }>;
 
 /** A new piece with nothing chosen: no target, so that it reaches nothing, and hung nowhere. */
@@ -177,6 +187,7 @@ export function newPiece(kind: PieceKind, name: string, body: Body): Piece {
 		return { ...own, kind, body, settings: { ...NEW_MESSAGE } };
 	}
 	if (kind === 'media') return { ...own, kind, settings: { ...NEW_MEDIA } };
+	if (kind === 'reviews') return { ...own, kind, settings: { ...NEW_REVIEWS } };
 	const panel = { slug: slugify(name) || kind, heading: quoteText(name), icon: null, body };
 	if (kind === 'tab') return { ...own, kind, panels: [panel], settings: {} };
 	return { ...own, kind, panels: [{ ...panel, above: null }], settings: { many: false, open: 'none' } };
@@ -189,14 +200,26 @@ export function upgradedPiece(piece: Piece): Piece {
 	return { ...piece, style };
 }
 
+/** Whether a piece's content lies in panels. */
+export function hasPanels(piece: Piece): piece is PanelPiece {
+	return 'panels' in piece;
+}
+
 /** Every body of a piece, with its JSON pointer (RFC 6901) into the piece's document. */
 export function bodiesOf(piece: Piece): { at: string; body: Body }[] {
 	if (piece.kind === 'message') return [{ at: '/body', body: piece.body }];
-	if (piece.kind === 'media') return [];
+	if (!hasPanels(piece)) return [];
 	return piece.panels.flatMap((panel, i) => {
 		const above = 'above' in panel && panel.above ? [{ at: `/panels/${i}/above`, body: panel.above }] : [];
 		return [...above, { at: `/panels/${i}/body`, body: panel.body }];
 	});
+}
+
+/** The texts of a piece that a product may have of its own: a message's, or each panel's by its slug. */
+export function textsOf(piece: Piece): { panel: string | null; heading: string; body: Body }[] {
+	if (piece.kind === 'message') return [{ panel: null, heading: '', body: piece.body }];
+	if (!hasPanels(piece)) return [];
+	return piece.panels.map(({ slug, heading, body }) => ({ panel: slug, heading, body }));
 }
 
 /** A piece's target as a rule to compute with; one that has not been chosen reaches nothing. */

@@ -6,7 +6,8 @@ import { iconSvg } from './icons.js';
 import type { LiveContext } from './liveContext.js';
 import { accordionHtml, closeButton, dialogHtml, type OpeningPanel } from './opening.js';
 import { renderMedia } from './media.js';
-import type { AccordionPiece, MediaPiece, MessagePiece, Panel, Piece, TabPiece } from './piece.js';
+import type { AccordionPiece, MediaPiece, MessagePiece, Panel, Piece, ReviewsPiece, TabPiece } from './piece.js';
+import { renderReviews } from './reviews.js';
 import { styleAttribute } from './style.js';
 
 /** A panel as it goes among a page's tabs. */
@@ -30,14 +31,7 @@ export interface RenderedPiece {
 /** Renders a piece for one page. On the hook `tabs` its panels count, anywhere else its HTML. */
 export function renderPiece(slug: string, piece: Piece, context: LiveContext): RenderedPiece {
 	const renderer = new PieceRenderer(slug, context);
-	const { html, panels } =
-		piece.kind === 'message'
-			? renderer.message(piece)
-			: piece.kind === 'tab'
-				? renderer.tabs(piece)
-				: piece.kind === 'media'
-					? renderer.media(piece)
-					: renderer.accordion(piece);
+	const { html, panels } = renderer.shown(piece);
 	return { html, panels, gone: renderer.gone, until: renderer.until };
 }
 
@@ -53,7 +47,22 @@ class PieceRenderer {
 		private readonly context: LiveContext
 	) {}
 
-	message(piece: MessagePiece): Shown {
+	shown(piece: Piece): Shown {
+		switch (piece.kind) {
+			case 'message':
+				return this.message(piece);
+			case 'tab':
+				return this.tabs(piece);
+			case 'accordion':
+				return this.accordion(piece);
+			case 'media':
+				return this.media(piece);
+			case 'reviews':
+				return this.reviews(piece);
+		}
+	}
+
+	private message(piece: MessagePiece): Shown {
 		const body = this.body(piece.body, '/body');
 		const heading = this.text(piece.heading, '/heading');
 		if (body === '' || heading === null) return NOTHING;
@@ -95,7 +104,7 @@ class PieceRenderer {
 		return element('a', { class: 'anbau-button', href: href.text }, escapeHtml(label.text));
 	}
 
-	tabs(piece: TabPiece): Shown {
+	private tabs(piece: TabPiece): Shown {
 		const panels = piece.panels.flatMap((panel, i) => {
 			const shown = this.panel(piece, panel, i);
 			return shown ? [{ ...shown, html: this.styled(piece, element('div', { class: 'anbau-body' }, shown.html)) }] : [];
@@ -107,7 +116,7 @@ class PieceRenderer {
 		};
 	}
 
-	accordion(piece: AccordionPiece): Shown {
+	private accordion(piece: AccordionPiece): Shown {
 		const shown = piece.panels.flatMap((panel, i): OpeningPanel[] => {
 			const own = this.panel(piece, panel, i);
 			const above = panel.above ? this.body(panel.above, `/panels/${i}/above`, own !== null) : '';
@@ -123,13 +132,25 @@ class PieceRenderer {
 		return { html, panels: heading ? [{ slug: this.slug, heading, icon: icon || null, html }] : [] };
 	}
 
-	media(piece: MediaPiece): Shown {
+	private media(piece: MediaPiece): Shown {
 		const { html, missing, until } = renderMedia(piece.settings, this.context);
 		this.hold(until);
 		if (html === '') {
 			this.gone.push({ at: '/settings/address', values: missing });
 			return NOTHING;
 		}
+		return this.whole(piece, html);
+	}
+
+	private reviews(piece: ReviewsPiece): Shown {
+		const html = renderReviews(this.slug, piece.settings, this.context);
+		if (html !== '') return this.whole(piece, html);
+		this.gone.push({ at: '/settings', values: ['reviews.count'] });
+		return NOTHING;
+	}
+
+	/** What is one thing: a tab where it has a heading, and as it is anywhere else. */
+	private whole(piece: Piece, html: string): Shown {
 		const heading = this.text(piece.heading, '/heading');
 		const styled = this.styled(piece, html);
 		const icon = this.icon(piece.icon);

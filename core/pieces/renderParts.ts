@@ -7,6 +7,7 @@ import type * as parts from './parts.js';
 import type { BodyRenderer } from './render.js';
 import { attributeTable, documentList, productList } from './renderCatalog.js';
 import { embedFrame, snippetFrame } from './frames.js';
+import { quoteHtml } from './reviewParts.js';
 import { richHtml } from './richText.js';
 import { table } from './renderTable.js';
 import { styleAttribute } from './style.js';
@@ -139,5 +140,9 @@ export const PART_RENDERERS: { [Type in BodyPart['type']]: RenderPart<Extract<Bo
 	productList,
 	accordion,
 	rawHtml: ({ attrs }) => (attrs.html.trim() === '' ? [] : [element('div', { class: 'anbau-html' }, attrs.html)]),
-	snippet: ({ attrs }, { context }) => (attrs.code.trim() === '' ? [] : [snippetFrame(attrs, context)])
+	snippet: ({ attrs }, { context }) => (attrs.code.trim() === '' ? [] : [snippetFrame(attrs, context)]),
+	reviewQuote: ({ attrs }, { context: { reviews, locale } }) => {
+		const review = reviews.byId(attrs.id);
+		return review ? [quoteHtml(review, locale)] : [];
+	}
 };

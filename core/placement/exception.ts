@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { bodyInput, slugSchema, type Body, type BodyPart, type Piece } from '@anbau/core/pieces';
+import { bodyInput, slugSchema, hasPanels, type Body, type BodyPart, type Piece } from '@anbau/core/pieces';
 
 const key = z.string().min(1, 'must not be empty').max(200);
 const ofPiece = { product: key, piece: slugSchema };
@@ -84,7 +84,7 @@ export function withExceptions(piece: Piece, own: readonly PieceException[]): Pi
 
 function withBody(piece: Piece, panel: string | null, change: (body: Body) => Body): Piece {
 	if (piece.kind === 'message') return panel === null ? { ...piece, body: change(piece.body) } : piece;
-	if (piece.kind === 'media') return piece;
+	if (!hasPanels(piece)) return piece;
 	const changed = <Panel extends { slug: string; body: Body }>(one: Panel): Panel =>
 		one.slug === panel ? { ...one, body: change(one.body) } : one;
 	return piece.kind === 'tab'

@@ -12,6 +12,8 @@ export type { UploadedFile } from './server/work/files.js';
 export type { DraftedTheme } from './server/work/draftedTheme.js';
 export type { PlanData } from './server/work/planData.js';
 export type { MediaView } from './server/work/media.js';
+export type { ReviewsView, ReviewView, ReviewStatistics } from './server/work/reviews.js';
+export type { ReviewImport } from './server/work/importReviews.js';
 export type { Starter } from './server/db/starters.js';
 export type { ExceptionView } from './server/work/exceptions.js';
 export type { HookView } from './server/work/hooks.js';

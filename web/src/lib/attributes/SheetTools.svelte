@@ -6,6 +6,7 @@
 	import type { AttributeDefinition, Category } from '@anbau/core/catalog';
 	import { counted } from '$lib/desk/words.js';
 	import type { Sheet, SheetQuery } from './sheet.svelte.js';
+	import { debounced } from '$lib/ui/debounced.js';
 
 	/** What the sheet shows, and what can be done with all of it. */
 	interface Props {
@@ -19,11 +20,7 @@
 	let { sheet, query = $bindable(), showing = $bindable(), attributes, categories, ontake }: Props = $props();
 	const set = (change: Partial<SheetQuery>) => (query = { ...query, ...change });
 	const side = (active: boolean) => ['btn btn-sm h-8', active && 'bg-moss-soft text-primary'];
-	let timer: ReturnType<typeof setTimeout> | undefined;
-	function search(q: string) {
-		clearTimeout(timer);
-		timer = setTimeout(() => set({ q }), 250);
-	}
+	const search = debounced((q: string) => set({ q }));
 	const saved = $derived(
 		sheet.problem !== ''
 			? sheet.problem

@@ -1,5 +1,6 @@
 import type { Category } from '@anbau/core/catalog';
 import type { AttributesView } from '$lib/contracts.js';
+import { token } from '$lib/ui/token.js';
 
 /** Draws a map of attributes by top category, coloured by how full each is; answers how to take it away. */
 export async function drawFullness(
@@ -23,11 +24,6 @@ export async function drawFullness(
 		resize.disconnect();
 		chart.dispose();
 	};
-}
-
-/** A token of the theme as the page has it now. */
-function token(name: string): string {
-	return getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 }
 
 interface MapCell {

@@ -2,6 +2,7 @@
 	import Search from '@lucide/svelte/icons/search';
 	import X from '@lucide/svelte/icons/x';
 	import type { Category } from '@anbau/core/catalog';
+	import { debounced } from '$lib/ui/debounced.js';
 
 	interface Props {
 		filters: { categories: Category[]; tags: { tag: string; products: number }[] };
@@ -9,13 +10,9 @@
 		ask: (changes: Record<string, string | null>) => void;
 	}
 	let { filters, query, ask }: Props = $props();
-	let timer: ReturnType<typeof setTimeout> | undefined;
 	const indent = (key: string) => '\u2003'.repeat(key.split('/').length - 1);
 
-	function search(text: string) {
-		clearTimeout(timer);
-		timer = setTimeout(() => ask({ q: text.trim() }), 250);
-	}
+	const search = debounced((text: string) => ask({ q: text.trim() }));
 </script>
 
 <div class="mt-4 flex flex-wrap items-center gap-2">

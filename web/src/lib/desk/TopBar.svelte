@@ -12,6 +12,7 @@
 		{ href: '/catalog', name: 'Catalog' },
 		{ href: '/attributes', name: 'Attributes' },
 		{ href: '/media', name: 'Media' },
+		{ href: '/reviews', name: 'Reviews' },
 		{ href: '/store', name: 'Store' }
 	];
 

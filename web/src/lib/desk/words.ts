@@ -5,7 +5,8 @@ export const KIND_WORDS: Record<PieceKind, string> = {
 	tab: 'Tab',
 	accordion: 'Accordion',
 	message: 'Message',
-	media: 'Media'
+	media: 'Media',
+	reviews: 'Reviews'
 };
 export const TONE_WORDS: Record<Tone, string> = { note: 'Note', tip: 'Tip', attention: 'Attention', urgent: 'Urgent' };
 

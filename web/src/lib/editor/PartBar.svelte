@@ -16,6 +16,7 @@
 	import ImageForm from './parts/ImageForm.svelte';
 	import PicturesForm from './parts/PicturesForm.svelte';
 	import ProductListForm from './parts/ProductListForm.svelte';
+	import ReviewQuoteForm from './parts/ReviewQuoteForm.svelte';
 	import SnippetForm from './parts/SnippetForm.svelte';
 	import TableForm from './parts/TableForm.svelte';
 
@@ -28,6 +29,7 @@
 		button: ButtonForm,
 		columns: ColumnsForm,
 		rawHtml: HtmlForm,
+		reviewQuote: ReviewQuoteForm,
 		iconList: IconListForm,
 		image: ImageForm,
 		pictureRow: PicturesForm,

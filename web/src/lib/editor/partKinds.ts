@@ -123,6 +123,12 @@ export const PART_KINDS: readonly PartKind[] = [
 		words: 'goes well with related newest most sold',
 		make: atom('productList', { source: 'sameCategory', keys: [], code: null, count: 4, heading: '' })
 	},
+	{
+		type: 'reviewQuote',
+		label: 'Quoted review',
+		words: 'customer stars testimonial',
+		make: atom('reviewQuote', { id: '-' })
+	},
 	{ type: 'rawHtml', label: 'HTML', words: 'code raw', make: atom('rawHtml', { html: '' }) },
 	{
 		type: 'snippet',

@@ -70,6 +70,7 @@ const ATOMS = [
 		({ source, heading, count }) =>
 			`${heading ? `${String(heading)}: ` : ''}${String(count)}, ${SOURCE_WORDS[String(source)] ?? ''}`
 	),
+	atom('reviewQuote', { id: '-' }, ({ id }) => (id === '-' ? 'choose a review below' : 'in a customer’s words')),
 	atom('rawHtml', { html: '' }, ({ html }) => clipped(html) || 'write it below'),
 	atom('snippet', { title: 'Snippet', code: '', height: 300 }, ({ title }) => `${String(title)}, in a frame of its own`)
 ];

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Ellipsis from '@lucide/svelte/icons/ellipsis';
 	import type { Product } from '@anbau/core/catalog';
-	import { bodiesOf, partsOf } from '@anbau/core/pieces';
+	import { bodiesOf, partsOf, textsOf } from '@anbau/core/pieces';
 	import { exceptionWords, type Exception, type Hung } from '@anbau/core/placement';
 	import type { ExceptionView, PieceView } from '$lib/contracts.js';
 	import Popover from '$lib/ui/Popover.svelte';
@@ -24,13 +24,7 @@
 	let { list, product, one, piece, own, isHere, onremove }: Props = $props();
 	const item = 'rounded-field hover:bg-base-200 flex w-full px-2 py-1.5 text-left';
 	const about = $derived('piece' in one.subject ? { piece: one.subject.piece } : { houseTab: one.subject.houseTab });
-	const panels = $derived(
-		!piece || piece.kind === 'media'
-			? []
-			: piece.kind === 'message'
-				? [{ slug: null, heading: '' }]
-				: piece.panels.map(({ slug, heading }) => ({ slug, heading }))
-	);
+	const panels = $derived(piece ? textsOf(piece) : []);
 	const hasList = $derived(
 		piece !== undefined &&
 			bodiesOf(piece).some(({ body }) => [...partsOf(body)].some(({ part }) => part.type === 'productList'))
@@ -66,11 +60,11 @@
 		{:else if piece}
 			<button type="button" class={item} onclick={() => (close(), byHand('show'))}>Show it here</button>
 		{/if}
-		{#each panels as { slug, heading } (slug)}
-			<button type="button" class={item} onclick={() => (close(), (text = { panel: slug }))}
+		{#each panels as { panel, heading } (panel)}
+			<button type="button" class={item} onclick={() => (close(), (text = { panel }))}
 				>Own text here{panels.length > 1 ? `: ${heading}` : ''} …</button
 			>
-			{#if hasList}<button type="button" class={item} onclick={() => (close(), (products = { panel: slug }))}
+			{#if hasList}<button type="button" class={item} onclick={() => (close(), (products = { panel }))}
 					>Own products in its list{panels.length > 1 ? `: ${heading}` : ''} …</button
 				>{/if}
 		{/each}

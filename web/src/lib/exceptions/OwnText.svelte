@@ -2,7 +2,7 @@
 	import { diffWordsWithSpace } from 'diff';
 	import { untrack } from 'svelte';
 	import type { Product } from '@anbau/core/catalog';
-	import { bodyToMarkdown, type Body } from '@anbau/core/pieces';
+	import { bodyToMarkdown, textsOf, type Body } from '@anbau/core/pieces';
 	import type { PieceView } from '$lib/contracts.js';
 	import BodyEditor from '$lib/editor/BodyEditor.svelte';
 	import Sheet from '$lib/ui/Sheet.svelte';
@@ -18,13 +18,7 @@
 		onclose: () => void;
 	}
 	let { list, product, piece, panel, onclose }: Props = $props();
-	const shared = $derived(
-		piece.kind === 'message'
-			? piece.body
-			: piece.kind === 'media'
-				? undefined
-				: piece.panels.find(({ slug }) => slug === panel)?.body
-	);
+	const shared = $derived(textsOf(piece).find((one) => one.panel === panel)?.body);
 	const known = untrack(() =>
 		list.all.find(
 			(one) => one.mode === 'body' && one.product === product.key && one.piece === piece.slug && one.panel === panel

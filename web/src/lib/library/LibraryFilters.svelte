@@ -19,7 +19,7 @@
 </script>
 
 <div class="mt-4 flex flex-wrap items-center gap-2">
-	<label class="input input-sm h-8 w-56">
+	<label class="input input-sm h-8 w-40">
 		<Search class="text-muted size-4" aria-hidden="true" />
 		<input type="search" placeholder="Search pieces" aria-label="Search pieces" bind:value={view.text} />
 	</label>
@@ -28,7 +28,7 @@
 			class={chip(view.kind === kind)}
 			aria-pressed={view.kind === kind}
 			onclick={() => (view.kind = view.kind === kind ? null : kind)}
-			>{kind === 'media' ? 'Media' : `${KIND_WORDS[kind]}s`}</button
+			>{kind === 'media' || kind === 'reviews' ? KIND_WORDS[kind] : `${KIND_WORDS[kind]}s`}</button
 		>
 	{/each}
 	<span class="bg-base-300 h-5 w-px max-sm:hidden"></span>

@@ -25,6 +25,7 @@ export type ProblemType =
 	| 'would-lose'
 	| 'gone'
 	| 'in-use'
+	| 'columns'
 	| 'nothing-to-publish';
 
 /**

@@ -33,6 +33,36 @@ export async function isOwnerToken(token: string, storeKey: string, secret: stri
 	return payload?.aud === OWNER && payload.sub === storeKey;
 }
 
+/** Whom an invitation to review what was ordered is for. */
+const REVIEWER = 'anbau-review';
+const INVITATION_DAYS = 90;
+
+/** An order that somebody is asked to review, and its products by key. */
+export interface InvitedOrder {
+	order: string;
+	products: string[];
+}
+
+/** A token for a link by which the reviews of an order's products count as verified. */
+export function invitationToken({ order, products }: InvitedOrder, secret: string, now: number): Promise<string> {
+	return new SignJWT({ products })
+		.setProtectedHeader({ alg: ALGORITHM })
+		.setAudience(REVIEWER)
+		.setSubject(order)
+		.setExpirationTime(Math.floor(now / 1000) + INVITATION_DAYS * 86_400)
+		.sign(new TextEncoder().encode(secret));
+}
+
+const invitedSchema = z.object({ sub: z.string(), products: z.array(z.string()) });
+
+/** What an invitation is for; null when it is none of this store's, or no longer good. */
+export async function invitedOrder(token: string, secret: string, now: number): Promise<InvitedOrder | null> {
+	const payload = await payloadOf(token, secret, now);
+	if (payload?.aud !== REVIEWER) return null;
+	const { success, data } = invitedSchema.safeParse(payload);
+	return success ? { order: data.sub, products: data.products } : null;
+}
+
 async function payloadOf(token: string, secret: string, now: number): Promise<JWTPayload | null> {
 	try {
 		const { payload } = await jwtVerify(token, new TextEncoder().encode(secret), {

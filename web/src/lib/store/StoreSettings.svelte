@@ -8,6 +8,7 @@
 	import StyleForm from '$lib/ui/StyleForm.svelte';
 	import DeliveryForm from './DeliveryForm.svelte';
 	import FeedForm from './FeedForm.svelte';
+	import { debounced } from '$lib/ui/debounced.js';
 
 	/** What holds for the whole store: delivery, how long price and stock hold, the feed, and the look of all pieces. */
 	let { store, feed }: { store: StoreView; feed: FeedView | null } = $props();
@@ -29,11 +30,10 @@
 			if (Object.keys(faults).length === 0) toast.error(sentenceOf(error));
 		}
 	}
-	let timer: ReturnType<typeof setTimeout> | undefined;
+	const saveStyle = debounced((style: Style) => void patch({ style }), 400);
 	function restyle(style: Style) {
 		shown = { ...shown, style };
-		clearTimeout(timer);
-		timer = setTimeout(() => void patch({ style }), 400);
+		saveStyle(style);
 	}
 	const box = 'bg-base-100 border-base-300 rounded-box mt-4 border p-5';
 </script>

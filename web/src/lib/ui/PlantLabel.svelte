@@ -1,5 +1,6 @@
 <script lang="ts">
 	import MessageSquareText from '@lucide/svelte/icons/message-square-text';
+	import Star from '@lucide/svelte/icons/star';
 	import Film from '@lucide/svelte/icons/film';
 	import Rows from '@lucide/svelte/icons/rows-3';
 	import Folder from '@lucide/svelte/icons/panel-top';
@@ -26,11 +27,18 @@
 		accordion: 'bg-moss-soft text-primary',
 		message: 'bg-kind-message-soft text-kind-message',
 		media: 'bg-plum-soft text-plum',
+		reviews: 'bg-ochre-soft text-ochre',
 		house: 'bg-kind-house-soft text-kind-house'
 	};
-	const Icon = $derived(
-		kind === 'message' ? MessageSquareText : kind === 'accordion' ? Rows : kind === 'media' ? Film : Folder
-	);
+	const ICONS = {
+		tab: Folder,
+		accordion: Rows,
+		message: MessageSquareText,
+		media: Film,
+		reviews: Star,
+		house: Folder
+	};
+	const Icon = $derived(ICONS[kind]);
 	const word = $derived(kind === 'house' ? 'House tab' : KIND_WORDS[kind]);
 </script>
 

@@ -3,6 +3,7 @@
 	import QuietLine from './QuietLine.svelte';
 	import SaysMedia from './SaysMedia.svelte';
 	import SaysMessage from './SaysMessage.svelte';
+	import SaysReviews from './SaysReviews.svelte';
 	import SaysPanels from './SaysPanels.svelte';
 	import StyleLine from './StyleLine.svelte';
 	import type { Workbench } from './workbench.svelte.js';
@@ -15,6 +16,8 @@
 	<SaysMessage piece={bench.piece as MessagePiece} {bench} />
 {:else if bench.piece.kind === 'media'}
 	<SaysMedia piece={bench.piece} {bench} />
+{:else if bench.piece.kind === 'reviews'}
+	<SaysReviews piece={bench.piece} {bench} />
 {:else}
 	<SaysPanels piece={bench.piece} {bench} />
 {/if}

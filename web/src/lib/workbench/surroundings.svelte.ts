@@ -23,6 +23,7 @@ import type { Names } from '@anbau/core/rules';
 import type { OwnIcon, StoreView } from '$lib/contracts.js';
 import { request } from '$lib/desk/request.js';
 import { catalogIndex } from '$lib/reach/catalogIndex.js';
+import { ReviewCache } from './reviewCache.svelte.js';
 import { ListCache } from './listCache.svelte.js';
 
 /** What the workbench is told of everything round its piece. */
@@ -65,6 +66,7 @@ export class Surroundings {
 	private readonly products = new Map<string, Promise<Product>>();
 
 	private readonly lists = new ListCache();
+	private readonly reviews = new ReviewCache();
 
 	constructor(private readonly given: Given) {}
 
@@ -78,9 +80,9 @@ export class Surroundings {
 		attribute: (code) => this.attribute(code)?.label
 	};
 
-	/** Whether product lists are still on their way. */
+	/** Whether product lists or reviews are still on their way. */
 	get isFilling(): boolean {
-		return this.lists.asking > 0;
+		return this.lists.asking + this.reviews.asking > 0;
 	}
 
 	/** The library name of another piece. */
@@ -169,6 +171,7 @@ export class Surroundings {
 			delivery,
 			ageLimit: ageLimitHours === null ? null : ageLimitHours * 3_600_000,
 			products: this.lists.on(product?.key ?? ''),
+			reviews: this.reviews,
 			icon: (slug) => icons().find((one) => one.slug === slug)?.svg,
 			base: store.base
 		});

@@ -7,7 +7,7 @@ const CHANNEL = 'anbau';
 const newsSchema = z.object({
 	process: z.string(),
 	store: z.number(),
-	what: z.enum(['catalog', 'release'])
+	what: z.enum(['catalog', 'release', 'reviews'])
 });
 
 /** What one process tells the others: of which store they must read what anew. */

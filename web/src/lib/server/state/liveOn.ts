@@ -6,7 +6,7 @@ const HOUR = 3_600_000;
 
 /** What live values are filled from on a page of a store; attributes read as they were published. */
 export function liveOn(state: StoreState, page: PageRef, product: Product | null, now: number): LiveContext {
-	const { store, catalog, release, icons } = state;
+	const { store, catalog, release, icons, reviews } = state;
 	const { delivery, ageLimitHours } = store.settings;
 	return liveContext({
 		product,
@@ -21,6 +21,7 @@ export function liveOn(state: StoreState, page: PageRef, product: Product | null
 		delivery,
 		ageLimit: ageLimitHours === null ? null : ageLimitHours * HOUR,
 		products: catalog.lists,
+		reviews: reviews.source(store.visitorSecret),
 		icon: (slug) => icons.get(slug),
 		base: liveBase(store.key)
 	});

@@ -7,6 +7,7 @@ import { database } from '../db/pool.js';
 import { latestRelease } from '../db/releases.js';
 import { storeById, storeByKey, type Store } from '../db/stores.js';
 import { CatalogState } from './catalogState.js';
+import { ReviewsState } from './reviewsState.js';
 
 /** This process among those that share the database. */
 export const PROCESS_ID = randomUUID();
@@ -19,6 +20,7 @@ export interface StoreState {
 	store: Store;
 	catalog: CatalogState;
 	release: CompiledRelease;
+	reviews: ReviewsState;
 	/** The owner's own icons by slug, as cleaned SVG. */
 	icons: ReadonlyMap<string, string>;
 }
@@ -74,10 +76,21 @@ class StoreStates {
 		if (held) held.catalog = await held.catalog.withProducts(id, keys);
 	}
 
+	/** Reads the reviews of some products anew; of all where none is named. */
+	async reloadReviews(id: number, products: readonly string[] | null = null): Promise<void> {
+		const held = await this.held.get(id);
+		if (!held) return;
+		const { content } = held.release;
+		held.reviews = products ? await held.reviews.withProducts(products, content) : await ReviewsState.load(id, content);
+	}
+
 	/** Reads a store's release, off switches, icons and settings anew. */
 	async reloadRelease(id: number): Promise<void> {
 		const held = await this.held.get(id);
-		if (held) Object.assign(held, await loadRelease(id));
+		if (!held) return;
+		Object.assign(held, await loadRelease(id));
+		// What is quoted by hand follows the release.
+		held.reviews = await held.reviews.withProducts([], held.release.content);
 	}
 
 	private startListening(): void {
@@ -92,8 +105,13 @@ class StoreStates {
 
 	private hear({ process: from, store, what }: News): void {
 		if (from === PROCESS_ID) return;
-		const reload = what === 'catalog' ? this.reloadCatalog(store) : this.reloadRelease(store);
+		const reload = this.reload(store, what);
 		reload.catch((error: unknown) => console.error('A change by another process could not be read yet.', error));
+	}
+
+	private reload(store: number, what: News['what']): Promise<void> {
+		if (what === 'catalog') return this.reloadCatalog(store);
+		return what === 'reviews' ? this.reloadReviews(store) : this.reloadRelease(store);
 	}
 
 	/** After the connection was lost, anything may have changed. */
@@ -101,16 +119,17 @@ class StoreStates {
 		for (const store of this.held.keys()) {
 			this.hear({ process: '', store, what: 'catalog' });
 			this.hear({ process: '', store, what: 'release' });
+			this.hear({ process: '', store, what: 'reviews' });
 		}
 	}
 }
 
 async function load(id: number): Promise<Held> {
-	const [catalog, release] = [await CatalogState.load(id), await loadRelease(id)];
-	return { catalog, ...release };
+	const [catalog, held] = [await CatalogState.load(id), await loadRelease(id)];
+	return { catalog, reviews: await ReviewsState.load(id, held.release.content), ...held };
 }
 
-async function loadRelease(id: number): Promise<Omit<Held, 'catalog'>> {
+async function loadRelease(id: number): Promise<Omit<Held, 'catalog' | 'reviews'>> {
 	const db = database();
 	const store = await storeById(db, id);
 	if (!store) throw new Error(`There is no store ${id}`);

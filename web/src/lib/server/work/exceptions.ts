@@ -1,4 +1,4 @@
-import { bodiesOf, type Piece } from '@anbau/core/pieces';
+import { bodiesOf, textsOf, type Piece } from '@anbau/core/pieces';
 import { exceptionSchemaFor, isOfTabs, type Exception, type PieceException } from '@anbau/core/placement';
 import { writeAudit } from '../db/audit.js';
 import { deleteException, findExceptions, saveException, type ExceptionRow } from '../db/exceptions.js';
@@ -81,8 +81,7 @@ function faultIn(
 		return found ? null : { at: '/placement', message: `“${exception.placement}” is no placement of this piece` };
 	}
 	if (exception.mode !== 'body' && exception.mode !== 'products') return null;
-	const panels: (string | null)[] =
-		piece.kind === 'message' ? [null] : piece.kind === 'media' ? [] : piece.panels.map(({ slug }) => slug);
+	const panels = textsOf(piece).map(({ panel }) => panel);
 	if (!panels.includes(exception.panel)) {
 		const message =
 			exception.panel === null

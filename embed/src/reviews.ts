@@ -1,0 +1,57 @@
+/** Makes nodes of HTML that the server rendered. */
+type NodesOf = (html: string) => DocumentFragment;
+
+/** Wires the sections of reviews inside placed pieces: ordered, filtered, leafed through, and written. */
+export function wireReviews(nodes: readonly Element[], nodesOf: NodesOf): void {
+	for (const node of nodes)
+		for (const section of node.querySelectorAll<HTMLElement>('[data-anbau-reviews]')) {
+			reading(section, nodesOf);
+			writing(section);
+		}
+}
+
+function reading(section: HTMLElement, nodesOf: NodesOf): void {
+	const list = section.querySelector('[data-anbau-list]');
+	const tools = section.querySelector('form');
+	if (!list || !tools?.hidden) return;
+	const ask = async (page: string) => {
+		const which = new URLSearchParams({ page });
+		new FormData(tools).forEach((value, name) => which.set(name, `${value}`));
+		const answer = await fetch(`${section.dataset.anbauReviews}&${which}`);
+		if (answer.ok) list.replaceChildren(nodesOf(await answer.text()));
+		section.scrollIntoView({ block: 'nearest' });
+	};
+	tools.hidden = false;
+	tools.onchange = () => ask('1');
+	section.onclick = ({ target }) => {
+		const page = target instanceof HTMLElement && target.dataset.anbauPage;
+		if (page) void ask(page);
+	};
+}
+
+function writing(section: HTMLElement): void {
+	const box = section.querySelector('details');
+	const form = box?.querySelector('form');
+	const status = form?.querySelector('[role]');
+	if (!box || !form || !status) return;
+	// The link of an invitation opens the form, wherever it stands; its token does not stay in the address.
+	const [, invitation] = location.hash.split('#anbau-review=');
+	if (invitation) {
+		box.open = true;
+		location.hash = box.id;
+	}
+	form.onsubmit = async (event) => {
+		event.preventDefault();
+		const written = Object.fromEntries(new FormData(form));
+		const body = JSON.stringify({ ...written, rating: +`${written.rating}`, invitation });
+		const headers = { 'content-type': 'application/json' };
+		try {
+			const answer = await fetch(form.action, { method: 'POST', headers, body });
+			const { detail, title } = await answer.json();
+			status.textContent = answer.ok ? 'Thank you. Your review waits to be looked at.' : detail || title;
+			if (answer.ok) form.reset();
+		} catch {
+			status.textContent = 'It could not be sent. Try again in a moment.';
+		}
+	};
+}
