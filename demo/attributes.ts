@@ -33,6 +33,12 @@ export const DEMO_ATTRIBUTES: Record<string, Record<string, unknown>> = {
 		categories: ['trees-and-shrubs', 'benches', 'greenhouses-and-frames']
 	},
 	manuals: { label: 'Manuals', type: 'documents', categories: ['greenhouses-and-frames', 'watering', 'raised-beds'] },
+	film: {
+		label: 'Film',
+		note: 'How it is planted or used; shown above the tabs.',
+		type: 'media',
+		categories: ['trees-and-shrubs', 'tools', 'watering']
+	},
 	goes_with: { label: 'Goes well with', type: 'products' },
 	season: { label: 'Season', note: 'When we send what is in this category.', type: 'text', of: 'category' }
 };
@@ -64,6 +70,11 @@ export const DEMO_VALUES: [key: string, code: string, value: string][] = [
 		'care_guide',
 		'Prune in February, to an open crown. Thin the fruit in June to a hand’s width.'
 	],
+	...['apple-hollowmere-russet', 'pear-winter-bell', 'plum-garth-blue'].map((key): [string, string, string] => [
+		key,
+		'film',
+		'{planting_film}'
+	]),
 	['lindow-greenhouse-6-8', 'goes_with', 'drip-hose-set-25-m | watering-can-9-l | seed-compost-40-l'],
 	['carrot-amber-row', 'goes_with', 'spinach-early-fold | beetroot-dusk-globe | hand-trowel-narrow']
 ];

@@ -5,7 +5,7 @@ type BodyInput = { markdown: string } | { type: 'doc'; content: object[] };
 
 /** A piece document as the API takes it. */
 export interface PieceDocument {
-	kind: 'tab' | 'accordion' | 'message' | 'media';
+	kind: 'tab' | 'accordion' | 'message' | 'media' | 'reviews';
 	name: string;
 	heading?: string;
 	note?: string;

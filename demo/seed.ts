@@ -1,13 +1,16 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { DEMO_ATTRIBUTES, DEMO_SEASONS, DEMO_VALUES } from './attributes.js';
 import { DEMO_DOCUMENTS } from './documents.js';
 import { HOUSE_TABS } from './houseTabs.js';
 import { DEMO_PIECES } from './pieces.js';
+import { demoReviews } from './reviews.js';
 import { DEMO_EXCEPTIONS } from './placed.js';
 import { catalogueCsv, demoProducts } from './products.js';
 import { DEMO_BINDINGS, DEMO_FALLBACKS, DEMO_PARTS } from './theme.js';
 
 /** Fills an empty store with the demo, by the same API that anyone else uses. A store with a catalogue is left alone. */
-const { ANBAU_URL = '', SHOP_URL = '', API_KEY = '' } = process.env;
+const { ANBAU_URL = '', SHOP_URL = '', MEDIA_URL = '', API_KEY = '' } = process.env;
 
 async function call(method: string, path: string, body?: BodyInit, type = 'application/json'): Promise<unknown> {
 	const headers: Record<string, string> = { authorization: `Bearer ${API_KEY}` };
@@ -32,7 +35,17 @@ const SETTINGS = {
 		leadDays: 2,
 		leadTag: 'lead'
 	},
-	ageLimitHours: 48
+	ageLimitHours: 48,
+	frameHosts: [new URL(MEDIA_URL).host],
+	providers: [
+		{ name: 'Mossgate Pictures', schemes: [`${MEDIA_URL}/watch/*`], endpoint: `${MEDIA_URL}/oembed` },
+		{
+			name: 'Mossgate Members',
+			schemes: [`${MEDIA_URL}/members/*`],
+			endpoint: `${MEDIA_URL}/members/oembed`,
+			keyName: 'access_key'
+		}
+	]
 };
 
 async function importCatalogue(): Promise<void> {
@@ -52,6 +65,47 @@ async function uploadDocuments(): Promise<Record<string, string>> {
 		addresses[slug] = file.address;
 	}
 	return addresses;
+}
+
+interface Uploaded {
+	sha256: string;
+	address: string;
+}
+
+async function upload(file: string): Promise<Uploaded> {
+	const bytes = new Uint8Array(readFileSync(join(import.meta.dirname, 'films', file)));
+	return (await call('POST', `/media?name=${file}`, bytes, 'application/octet-stream')) as Uploaded;
+}
+
+/** Uploads the films with their still pictures and captions; answers the address of each by its name. */
+async function uploadFilms(): Promise<Record<string, string>> {
+	const addresses: Record<string, string> = {};
+	for (const name of ['assembly', 'planting', 'sowing']) {
+		const [film, still] = [await upload(`${name}.mp4`), await upload(`${name}.jpg`)];
+		const captions = name === 'assembly' ? (await upload('assembly.vtt')).address : '';
+		await send('PATCH', `/media/${film.sha256}`, { poster: still.address, captions });
+		Object.assign(addresses, {
+			[`film:${name}`]: film.address,
+			[`still:${name}`]: still.address,
+			[`captions:${name}`]: captions,
+			[`${name}_film`]: film.address
+		});
+	}
+	// The map's still picture comes from its host, and lies on the own shelf then.
+	const map = (await send('POST', '/media/links', { url: `${MEDIA_URL}/watch/nursery` })) as { still: string };
+	return { ...addresses, 'still:nursery': map.still };
+}
+
+/** Puts addresses in the place of the names that the demo's texts have for them. */
+function filled(value: unknown, addresses: Record<string, string>): unknown {
+	const text = JSON.stringify(value).replaceAll('{host}', MEDIA_URL);
+	return JSON.parse(text.replace(/\{((?:film|still|captions):\w+)\}/g, (_, name: string) => addresses[name] ?? ''));
+}
+
+async function importReviews(): Promise<void> {
+	const lines = demoReviews(Date.now()).map((review) => JSON.stringify(review));
+	const done = (await call('PUT', '/reviews', lines.join('\n'), 'application/x-ndjson')) as { rejected: unknown[] };
+	if (done.rejected.length > 0) throw new Error(`The demo's own reviews have faults: ${JSON.stringify(done.rejected)}`);
 }
 
 async function fillSheet(addresses: Record<string, string>): Promise<void> {
@@ -85,12 +139,14 @@ if (total === 0) {
 	for (const [code, definition] of Object.entries(DEMO_ATTRIBUTES))
 		await send('PUT', `/attributes/${code}`, definition);
 	await importCatalogue();
-	await fillSheet(await uploadDocuments());
 	await send('PATCH', '/store', { settings: SETTINGS });
+	const films = await uploadFilms();
+	await fillSheet({ ...(await uploadDocuments()), ...films });
+	await importReviews();
 	await send('PUT', '/feed', FEED);
 	for (const { slug, ...tab } of HOUSE_TABS) await send('PUT', `/house-tabs/${slug}`, tab);
 	await bindTheme();
-	for (const [slug, piece] of Object.entries(DEMO_PIECES)) await send('PUT', `/pieces/${slug}`, piece);
+	for (const [slug, piece] of Object.entries(DEMO_PIECES)) await send('PUT', `/pieces/${slug}`, filled(piece, films));
 	for (const exception of DEMO_EXCEPTIONS) await send('POST', '/exceptions', exception);
 	await send('POST', '/publish', { note: 'The demo as it comes' });
 } else if (first?.url && !first.url.startsWith(SHOP_URL)) {

@@ -27,7 +27,7 @@ const modules = {
 	'anbau-opening': 'src/opening.ts',
 	'anbau-values': 'src/values.ts',
 	'anbau-theme': 'src/theme.ts',
-	'anbau-reviews': 'src/reviews.ts',
+	'anbau-parts': 'src/parts.ts',
 	'anbau-owner': 'src/owner/owner.ts'
 };
 const { mangleCache } = await build({ ...shared, entryPoints: scripts, format: 'iife' });

@@ -16,6 +16,7 @@ export default {
 				'worker-src': ['self'],
 				'style-src': ['self', 'unsafe-inline'],
 				'img-src': ['self', 'data:', 'http:', 'https:'],
+				'media-src': ['self', 'http:', 'https:'],
 				'font-src': ['self', 'data:'],
 				'connect-src': ['self'],
 				'frame-src': ['self'],

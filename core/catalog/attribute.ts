@@ -13,6 +13,7 @@ export const ATTRIBUTE_TYPES = [
 	'list',
 	'documents',
 	'link',
+	'media',
 	'embed',
 	'products'
 ] as const;

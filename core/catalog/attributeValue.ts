@@ -1,3 +1,4 @@
+import { readEmbedCode } from '@anbau/core/media';
 import { closest } from 'fastest-levenshtein';
 import type { AttributeDefinition } from './attribute.js';
 import { readFlag, readText, type Cell } from './columns.js';
@@ -49,9 +50,22 @@ const READERS: Record<AttributeDefinition['type'], Reader> = {
 	list: (text) => listOf(text.split('|')),
 	documents: (text) => readDocuments(text.split('|')),
 	link: (text) => readAddress(text.trim(), true),
-	embed: (text) => readAddress(text.trim(), false),
+	media: (text) => readMedia(text.trim()),
+	embed: (text) => readEmbed(text.trim()),
 	products: (text) => listOf(text.split('|'))
 };
+
+/** An upload by what it is, or an address of the web. */
+function readMedia(text: string): Cell<string> {
+	return /^media:[0-9a-f]{64}\.[a-z0-9]{2,5}$/.test(text) ? good(text) : readAddress(text, true);
+}
+
+/** The address of a page in a frame; of an embed code that is pasted, the frame's own. */
+function readEmbed(text: string): Cell<string> {
+	if (!text.startsWith('<')) return readAddress(text, false);
+	const { frame } = readEmbedCode(text);
+	return frame ? good(frame.address) : bad('is an embed code without a frame');
+}
 
 /** A decimal number with a point; the attribute's own unit may stand behind it. */
 function readNumber(text: string, unit: string): Cell<number> {

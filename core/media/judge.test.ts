@@ -12,6 +12,7 @@ const film = (change: Partial<FilmFacts> = {}): FilmFacts => ({
 	duration: 125,
 	videoCodec: 'avc',
 	audioCodec: 'aac',
+	frameRate: 25,
 	indexFirst: true,
 	...change
 });
@@ -68,6 +69,6 @@ describe('an uploaded picture', () => {
 
 	it('is told in a line', () => {
 		expect(factsText(picture())).toBe('1600 × 1200, 88 kB');
-		expect(factsText(film({ size: 34.1 * MB }))).toBe('1280 × 720, 2:05, H.264, 34.1 MB');
+		expect(factsText(film({ size: 34.1 * MB }))).toBe('1280 × 720, 2:05, H.264, 25 pictures/s, 34.1 MB');
 	});
 });

@@ -1,4 +1,4 @@
-import type { FilmFacts, MediaFacts, PictureFacts } from './facts.js';
+import type { CaptionFacts, FilmFacts, MediaFacts, PictureFacts } from './facts.js';
 
 /** How bad a finding is: it will not play, it plays or loads worse than it could, or all is well. */
 export type Level = 'bad' | 'warning' | 'good';
@@ -31,9 +31,24 @@ const SOME = ['av1', 'hevc'];
 
 /** Judges a file in plain words, worst first; one that has no fault says that it is good. Check values: common practice. */
 export function judge(facts: MediaFacts): Finding[] {
-	const findings = facts.kind === 'film' ? judgeFilm(facts) : judgePicture(facts);
+	const findings = judgeKind(facts);
 	const order: Level[] = ['bad', 'warning', 'good'];
 	return findings.sort((a, b) => order.indexOf(a.level) - order.indexOf(b.level));
+}
+
+function judgeKind(facts: MediaFacts): Finding[] {
+	if (facts.kind === 'film') return judgeFilm(facts);
+	return facts.kind === 'picture' ? judgePicture(facts) : judgeCaptions(facts);
+}
+
+function judgeCaptions({ cues, faults }: CaptionFacts): Finding[] {
+	if (cues === 0) return [{ level: 'bad', text: 'says nothing', advice: 'It has no caption that could be shown.' }];
+	if (faults.length === 0) return [{ level: 'good', text: 'shows everywhere', advice: '' }];
+	return faults.slice(0, 3).map(({ line, message }) => ({
+		level: 'warning',
+		text: `line ${line}: ${message}`,
+		advice: 'Mend it in a text editor and upload it again.'
+	}));
 }
 
 function judgeFilm(facts: FilmFacts): Finding[] {
@@ -103,11 +118,18 @@ export function durationText(seconds: number): string {
 
 /** What was read, in a line: `1920 × 1080, 2:05, H.264, 34.1 MB`. */
 export function factsText(facts: MediaFacts): string {
-	const size =
-		facts.size >= MB ? `${(facts.size / MB).toFixed(1)} MB` : `${Math.max(1, Math.round(facts.size / 1024))} kB`;
+	if (facts.kind === 'captions')
+		return `${facts.cues} captions, ${durationText(facts.duration)}, ${sizeText(facts.size)}`;
+	const size = sizeText(facts.size);
 	const shape = facts.width && facts.height ? [`${facts.width} × ${facts.height}`] : [];
 	if (facts.kind === 'picture') return [...shape, ...(facts.animated ? ['animated'] : []), size].join(', ');
 	const length = facts.duration === null ? [] : [durationText(facts.duration)];
 	const codec = facts.videoCodec === null ? [] : [NAMES[facts.videoCodec] ?? facts.videoCodec];
-	return [...shape, ...length, ...codec, size].join(', ');
+	const rate = facts.frameRate === null ? [] : [`${Math.round(facts.frameRate)} pictures/s`];
+	const sound = facts.audioCodec === null ? ['no sound'] : [];
+	return [...shape, ...length, ...codec, ...rate, ...sound, size].join(', ');
+}
+
+function sizeText(bytes: number): string {
+	return bytes >= MB ? `${(bytes / MB).toFixed(1)} MB` : `${Math.max(1, Math.round(bytes / 1024))} kB`;
 }

@@ -24,6 +24,7 @@ export type BodyPart =
 	| parts.PictureRow
 	| parts.ProductList
 	| parts.Accordion
+	| parts.Media
 	| parts.RawHtml
 	| parts.ReviewQuote
 	| parts.Snippet;
@@ -110,6 +111,7 @@ const PARTS: Record<BodyPart['type'], z.ZodType> = {
 	pictureRow: parts.pictureRowSchema,
 	productList: parts.productListSchema,
 	accordion: accordionSchema,
+	media: parts.mediaSchema,
 	rawHtml: parts.rawHtmlSchema,
 	reviewQuote: parts.reviewQuoteSchema,
 	snippet: parts.snippetSchema

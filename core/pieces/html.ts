@@ -8,7 +8,7 @@ export function escapeHtml(text: string): string {
 /** Attributes of an element; null and undefined leave one out, true writes it without a value. */
 export type Attributes = Record<string, string | number | true | null | undefined>;
 
-const VOID = new Set(['img', 'br', 'hr', 'input']);
+const VOID = new Set(['img', 'br', 'hr', 'input', 'source', 'track']);
 
 /** An element as HTML. Attribute values are escaped here; the content is HTML already. */
 export function element(name: string, attributes: Attributes, content = ''): string {

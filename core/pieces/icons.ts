@@ -17,6 +17,9 @@ import Leaf from 'lucide/dist/esm/icons/leaf.mjs';
 import Mail from 'lucide/dist/esm/icons/mail.mjs';
 import MapPin from 'lucide/dist/esm/icons/map-pin.mjs';
 import Package from 'lucide/dist/esm/icons/package.mjs';
+import Film from 'lucide/dist/esm/icons/clapperboard.mjs';
+import Play from 'lucide/dist/esm/icons/circle-play.mjs';
+import Quote from 'lucide/dist/esm/icons/quote.mjs';
 import Phone from 'lucide/dist/esm/icons/phone.mjs';
 import Recycle from 'lucide/dist/esm/icons/recycle.mjs';
 import Ruler from 'lucide/dist/esm/icons/ruler.mjs';
@@ -42,6 +45,7 @@ const SHAPES = {
 	discount: BadgePercent,
 	document: FileText,
 	download: Download,
+	film: Film,
 	flower: Flower,
 	gift: Gift,
 	hammer: Hammer,
@@ -53,6 +57,8 @@ const SHAPES = {
 	package: Package,
 	phone: Phone,
 	place: MapPin,
+	play: Play,
+	quote: Quote,
 	recycle: Recycle,
 	ruler: Ruler,
 	scissors: Scissors,

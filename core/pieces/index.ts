@@ -63,7 +63,16 @@ export {
 	type TabPiece,
 	type Tone
 } from './piece.js';
-export { MEDIA_TYPES, mediaFault, NEW_MEDIA, renderMedia, type MediaSettings, type MediaType } from './media.js';
+export {
+	MEDIA_TYPES,
+	mediaFault,
+	NEW_MEDIA,
+	typeOfAddress,
+	uploadOf,
+	type MediaSettings,
+	type MediaType
+} from './media.js';
+export { PICTURE_WIDTHS } from './renderMedia.js';
 export {
 	MOST_PER_PAGE,
 	NEW_REVIEWS,

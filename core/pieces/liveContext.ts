@@ -30,6 +30,8 @@ export interface LiveContext {
 	ageLimit: number | null;
 	products: ProductSource;
 	reviews: ReviewSource;
+	/** Hosts whose frames the store lets in. */
+	frameHosts: readonly string[];
 	/** An icon of the owner's own, as cleaned SVG. */
 	icon: (name: string) => string | undefined;
 	/** Where the store's live API is, `https://…/live/v1/key`, for files and snippets. */
@@ -54,6 +56,7 @@ export function liveContext(given: Partial<LiveContext>): LiveContext {
 		ageLimit: null,
 		products: NO_PRODUCTS,
 		reviews: NO_SOURCE,
+		frameHosts: [],
 		icon: nothing,
 		base: '',
 		...given

@@ -52,6 +52,7 @@ export function formatValue(
 		case 'rich':
 			return plainText(value.text);
 		case 'embed':
+		case 'media':
 			return value.address;
 	}
 }

@@ -21,7 +21,8 @@ export type LiveValue =
 	| { type: 'date'; date: string }
 	| { type: 'countdown'; until: number }
 	| { type: 'rich'; text: string }
-	| { type: 'embed'; address: string };
+	| { type: 'embed'; address: string }
+	| { type: 'media'; address: string };
 
 /** What a name stands for on a page: nothing for no value, several for several tags or a list. */
 export interface LiveValues {
@@ -172,5 +173,6 @@ function valuesOf(value: AttributeValue, definition: AttributeDefinition | undef
 	if (value.trim() === '') return [];
 	if (definition?.type === 'richText') return [{ type: 'rich', text: value }];
 	if (definition?.type === 'embed') return [{ type: 'embed', address: value }];
+	if (definition?.type === 'media') return [{ type: 'media', address: value }];
 	return definition?.type === 'date' ? [{ type: 'date', date: value }] : text(value);
 }

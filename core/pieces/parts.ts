@@ -3,6 +3,7 @@ import { attributeCodeSchema, LIST_SOURCES } from '@anbau/core/catalog';
 import { colourSchema } from './style.js';
 import { iconSchema } from './icons.js';
 import { hrefSchema, inlinesSchema, srcSchema, templateOf } from './inline.js';
+import { mediaSettings } from './media.js';
 import { sanitizeHtml } from './sanitize.js';
 import type { BodyPart } from './body.js';
 
@@ -96,6 +97,9 @@ export const reviewQuoteSchema = z.strictObject({
 	})
 });
 
+/** A picture, a film or a foreign frame in a body. */
+export const mediaSchema = z.strictObject({ type: z.literal('media'), attrs: mediaSettings });
+
 export type Paragraph = z.infer<typeof paragraphSchema>;
 export type Heading = z.infer<typeof headingSchema>;
 export type Image = z.infer<typeof imageSchema>;
@@ -108,6 +112,7 @@ export type PictureRow = z.infer<typeof pictureRowSchema>;
 export type ProductList = z.infer<typeof productListSchema>;
 export type RawHtml = z.infer<typeof rawHtmlSchema>;
 export type ReviewQuote = z.infer<typeof reviewQuoteSchema>;
+export type Media = z.infer<typeof mediaSchema>;
 export type Snippet = z.infer<typeof snippetSchema>;
 
 /** The parts that hold other parts. */

@@ -197,6 +197,7 @@ export function newPiece(kind: PieceKind, name: string, body: Body): Piece {
 export function upgradedPiece(piece: Piece): Piece {
 	const style = (piece as Partial<Piece>).style ?? {};
 	if (piece.kind === 'message') return { ...piece, style, settings: { ...NEW_MESSAGE, ...piece.settings } };
+	if (piece.kind === 'media') return { ...piece, style, settings: { ...NEW_MEDIA, ...piece.settings } };
 	return { ...piece, style };
 }
 

@@ -5,7 +5,7 @@ import { element, escapeHtml } from './html.js';
 import { iconSvg } from './icons.js';
 import type { LiveContext } from './liveContext.js';
 import { accordionHtml, closeButton, dialogHtml, type OpeningPanel } from './opening.js';
-import { renderMedia } from './media.js';
+import { renderMedia } from './renderMedia.js';
 import type { AccordionPiece, MediaPiece, MessagePiece, Panel, Piece, ReviewsPiece, TabPiece } from './piece.js';
 import { renderReviews } from './reviews.js';
 import { styleAttribute } from './style.js';
@@ -133,8 +133,9 @@ class PieceRenderer {
 	}
 
 	private media(piece: MediaPiece): Shown {
-		const { html, missing, until } = renderMedia(piece.settings, this.context);
-		this.hold(until);
+		const renderer = new BodyRenderer(this.context);
+		const { html, missing } = renderMedia(piece.settings, renderer);
+		this.hold(renderer.until);
 		if (html === '') {
 			this.gone.push({ at: '/settings/address', values: missing });
 			return NOTHING;

@@ -6,7 +6,9 @@ import { accordionHtml, dialogHtml } from './opening.js';
 import type * as parts from './parts.js';
 import type { BodyRenderer } from './render.js';
 import { attributeTable, documentList, productList } from './renderCatalog.js';
-import { embedFrame, snippetFrame } from './frames.js';
+import { frameHtml, isAllowedHost, snippetFrame } from './frames.js';
+import { NEW_MEDIA } from './media.js';
+import { attributeMedia, renderMedia } from './renderMedia.js';
 import { quoteHtml } from './reviewParts.js';
 import { richHtml } from './richText.js';
 import { table } from './renderTable.js';
@@ -20,10 +22,18 @@ const paragraph: RenderPart<parts.Paragraph> = ({ content = [] }, renderer, at) 
 	if (content.length === 1 && only?.type === 'liveValue') {
 		const [value] = renderer.values(only.attrs.name);
 		if (value?.type === 'rich') return [richHtml(value.text, renderer)].filter((html) => html !== '');
-		if (value?.type === 'embed') return [embedFrame(value.address, renderer.context)];
+		if (value?.type === 'embed') return embed(value.address, renderer);
+		if (value?.type === 'media') return [attributeMedia(value.address, renderer)];
 	}
 	return renderer.repeated(content, at, (html) => element('p', {}, html));
 };
+
+/** A frame that an attribute names alone, where the store lets its host in. */
+function embed(address: string, { context }: BodyRenderer): string[] {
+	if (!isAllowedHost(address, context)) return [];
+	const { ratio, allow } = NEW_MEDIA;
+	return [frameHtml({ address, title: '', still: null, ratio, allow }, context)];
+}
 
 const heading: RenderPart<parts.Heading> = ({ attrs, content = [] }, renderer, at) =>
 	renderer.repeated(content, at, (html) => element(`h${attrs.level}`, {}, html));
@@ -141,8 +151,13 @@ export const PART_RENDERERS: { [Type in BodyPart['type']]: RenderPart<Extract<Bo
 	accordion,
 	rawHtml: ({ attrs }) => (attrs.html.trim() === '' ? [] : [element('div', { class: 'anbau-html' }, attrs.html)]),
 	snippet: ({ attrs }, { context }) => (attrs.code.trim() === '' ? [] : [snippetFrame(attrs, context)]),
-	reviewQuote: ({ attrs }, { context: { reviews, locale } }) => {
+	media: ({ attrs }, renderer, at) => {
+		const { html, missing } = renderMedia(attrs, renderer);
+		return html === '' ? renderer.leaveOut(at, missing) : [html];
+	},
+	reviewQuote: ({ attrs }, renderer, at) => {
+		const { reviews, locale } = renderer.context;
 		const review = reviews.byId(attrs.id);
-		return review ? [quoteHtml(review, locale)] : [];
+		return review ? [quoteHtml(review, locale)] : renderer.leaveOut(at, []);
 	}
 };

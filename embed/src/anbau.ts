@@ -29,7 +29,7 @@ function start(script: HTMLScriptElement): void {
 		const name = `${page.kind} ${page.id} ${innerWidth}`;
 		// While the page is still being read, a marker gets its space in the frame that first shows it.
 		if (isEarly) keepSpace(name, standing);
-		if (isReading()) return;
+		if (document.readyState === 'loading') return;
 		isEarly = false;
 		if (id === asked) {
 			if (!current || !standing.placed?.isLost()) return;
@@ -49,19 +49,9 @@ function start(script: HTMLScriptElement): void {
 	observer.observe(document.documentElement, { childList: true, subtree: true });
 	observer.observe(script, { attributes: true });
 	guard(look, standing);
-	ready(() => {
-		guard(look, standing);
-		const [, token] = location.hash.split('#anbau-hooks=');
-		if (token) guard(() => import(`${base}${script.dataset.store}/owner.js?token=${token}`));
-	});
-}
-
-const isReading = () => document.readyState === 'loading';
-
-/** Work that begins when the page has been read. */
-function ready(begin: () => void): void {
-	if (isReading()) document.addEventListener('DOMContentLoaded', begin);
-	else begin();
+	document.addEventListener('DOMContentLoaded', () => guard(look, standing));
+	const [, token] = location.hash.split('#anbau-hooks=');
+	if (token) guard(() => import(`${base}${script.dataset.store}/owner.js?token=${token}`));
 }
 
 /** Work that is done once in the next frame, however often it is asked for until then. */

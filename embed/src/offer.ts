@@ -32,7 +32,8 @@ export function offerOf(root: Document): Offer | null {
 function findProduct(value: unknown): Node | null {
 	for (const node of listOf(value)) {
 		if (!isNode(node)) continue;
-		if (listOf(node['@type']).includes('Product')) return node;
+		// What says nothing of an offer may be our own, of the product's reviews.
+		if (node.offers && listOf(node['@type']).includes('Product')) return node;
 		const inside = findProduct(node['@graph'] ?? node.mainEntity);
 		if (inside) return inside;
 	}

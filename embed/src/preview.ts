@@ -3,6 +3,8 @@ import { byBinding } from './bound.js';
 import { memory } from './memory.js';
 import { wire } from './opening.js';
 import { place, type Placed } from './place.js';
+import { nodesOf } from './page.js';
+import { wireParts } from './parts.js';
 import { placeElsewhere } from './places.js';
 import { placeTabs } from './placeTabs.js';
 import { holding } from './slots.js';
@@ -26,6 +28,7 @@ function show({ document: found, focus }: Order): void {
 	placeElsewhere(placed, found);
 	placeTabs(placed, found, strips);
 	wire(placed.nodes, found, memory);
+	wireParts(placed.nodes, nodesOf, memory);
 	parent.postMessage({ anbau: 'shown', missing: placed.lacking }, '*');
 	if (focus !== null) lookAt(focus, openTab ?? null);
 }

@@ -5,7 +5,7 @@ import type { Wire } from './opening.js';
 import { loadStyle, nodesOf } from './page.js';
 import { place, type Placed } from './place.js';
 import type { placeTabs } from './placeTabs.js';
-import type { wireReviews } from './reviews.js';
+import type { wireParts } from './parts.js';
 import { holding, styled } from './slots.js';
 import type * as Theme from './theme.js';
 import type { valuesOf } from './values.js';
@@ -32,7 +32,7 @@ export function clear({ placed, giveBack }: Standing): void {
 /** Shows a document on this page, in place of what stands there, once all that it needs is loaded. */
 export async function show(base: string, found: PageDocument, standing: Standing): Promise<void> {
 	const finder = await finderFor(base, found.bindings);
-	const [tabs, opening, values, theme, reviews] = await loadBehaviour(base, found);
+	const [tabs, opening, values, theme, parts] = await loadBehaviour(base, found);
 	clear(standing);
 	const live = values?.valuesOf(found, document, memory);
 	const prepare = live?.prepare ?? (() => true);
@@ -48,7 +48,7 @@ export async function show(base: string, found: PageDocument, standing: Standing
 	theme?.clearWoven(document);
 	opening?.wire(placed.nodes, found, memory);
 	live?.run(placed.nodes);
-	reviews?.wireReviews(placed.nodes, nodesOf);
+	parts?.wireParts(placed.nodes, nodesOf, memory);
 }
 
 async function load<Module>(base: string, isNeeded: boolean, name: string): Promise<Module | null> {
@@ -68,7 +68,7 @@ function loadBehaviour(base: string, found: PageDocument) {
 		load<{ wire: Wire }>(base, /data-anbau-(accordion|dialog|closable|pictures)/.test(written), 'opening'),
 		load<{ valuesOf: typeof valuesOf }>(base, remembers || /data-anbau-(value|until|recent)/.test(written), 'values'),
 		load<typeof Theme>(base, needsTheme, 'theme'),
-		load<{ wireReviews: typeof wireReviews }>(base, written.includes('data-anbau-reviews'), 'reviews'),
+		load<{ wireParts: typeof wireParts }>(base, /data-anbau-(reviews|frame)|<video/.test(written), 'parts'),
 		(hasTabs || written.includes('"html"')) && loadStyle(base)
 	]);
 }

@@ -18,6 +18,7 @@ const port = Number(process.env.PORT ?? 4320);
 const shop = openShop({
 	url: process.env.SHOP_URL ?? `http://127.0.0.1:${port}`,
 	anbauUrl: process.env.ANBAU_URL ?? '',
+	mediaUrl: process.env.MEDIA_URL ?? '',
 	storeKey: process.env.STORE_KEY ?? '',
 	visitorSecret: process.env.VISITOR_SECRET ?? ''
 });

@@ -5,6 +5,8 @@ import { demoProducts, type DemoProduct } from '@anbau/demo/products';
 export interface Shop {
 	url: string;
 	anbauUrl: string;
+	/** Where the films and maps of others come from. */
+	mediaUrl: string;
 	storeKey: string;
 	/** What it shares with Anbau to say who is signed in. */
 	visitorSecret: string;
@@ -18,7 +20,7 @@ export interface ShopCategory {
 	parent: string | null;
 }
 
-export function openShop(known: Pick<Shop, 'url' | 'anbauUrl' | 'storeKey' | 'visitorSecret'>): Shop {
+export function openShop(known: Pick<Shop, 'url' | 'anbauUrl' | 'mediaUrl' | 'storeKey' | 'visitorSecret'>): Shop {
 	const products = demoProducts();
 	const categories = new Map<string, ShopCategory>();
 	for (const product of products) {

@@ -52,7 +52,7 @@ export function documentOf(frame: Html): string {
 		</html>`.text.replace(/\n\t+/g, '\n');
 }
 
-/** The shop's content security policy: its own files and Anbau's, nothing inline, and no framing. */
+/** The shop's content security policy: its own files and Anbau's, frames of the media host, nothing inline, and no framing. */
 export function contentPolicy(shop: Shop): string {
 	const anbau = shop.anbauUrl;
 	return [
@@ -60,8 +60,9 @@ export function contentPolicy(shop: Shop): string {
 		`script-src 'self' ${anbau}`,
 		`style-src 'self' ${anbau}`,
 		`img-src 'self' ${anbau} data:`,
+		`media-src 'self' ${anbau}`,
 		`connect-src 'self' ${anbau}`,
-		`frame-src ${anbau}`,
+		`frame-src ${anbau} ${shop.mediaUrl}`,
 		`form-action 'self'`,
 		`base-uri 'none'`,
 		`frame-ancestors 'none'`

@@ -24,6 +24,8 @@ async function start(): Promise<void> {
 	const response = await fetch(new URL(`hooks?${query}`, address), { credentials: 'omit' });
 	if (!response.ok) throw new Error(`Anbau cannot show the hooks (${response.status}); the link may be too old.`);
 	const told = (await response.json()) as Told;
+	if (document.readyState === 'loading')
+		await new Promise((ready) => document.addEventListener('DOMContentLoaded', ready));
 	const about = new URLSearchParams({ kind: page, id });
 
 	const host = document.createElement('div');

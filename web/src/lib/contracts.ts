@@ -11,6 +11,7 @@ export type { FileOutcome } from './server/work/sheetFile.js';
 export type { UploadedFile } from './server/work/files.js';
 export type { DraftedTheme } from './server/work/draftedTheme.js';
 export type { PlanData } from './server/work/planData.js';
+export type { Replaced } from './server/work/mediaUse.js';
 export type { MediaView } from './server/work/media.js';
 export type { ReviewsView, ReviewView, ReviewStatistics } from './server/work/reviews.js';
 export type { ReviewImport } from './server/work/importReviews.js';

@@ -3,6 +3,7 @@
 	import { untrack } from 'svelte';
 	import type { AttributeDefinition } from '@anbau/core/catalog';
 	import { searchProducts } from '$lib/reach/searchProducts.js';
+	import ShelfPicker from '$lib/media/ShelfPicker.svelte';
 	import PickList from '$lib/ui/PickList.svelte';
 	import DocumentsForm from './DocumentsForm.svelte';
 	import { textIn, type GridRow } from './sheet.svelte.js';
@@ -54,6 +55,10 @@
 						onpick={({ value }) => toggle(value)}
 					/>
 					<p class="text-muted mt-2 text-[13px]">{keys.join(', ') || 'None chosen'}</p>
+				{:else if attribute.type === 'media'}
+					<ShelfPicker kind="film" address={text} onpick={({ address }) => (text = address)} />
+					<ShelfPicker kind="picture" address={text} onpick={({ address }) => (text = address)} />
+					<input class="input input-sm mt-2 w-full font-mono" aria-label={attribute.label} bind:value={text} />
 				{:else if attribute.type === 'choice'}
 					<PickList label="Search choices" search={searchChoices} chosen={[text]} onpick={({ value }) => save(value)} />
 				{:else}

@@ -19,7 +19,7 @@
 	// The same objects for every cell, so that scrolling makes none.
 	const PLAIN = {};
 	const OUTSIDE = { class: { outside: true } };
-	const IN_DIALOG: AttributeType[] = ['documents', 'products', 'choice', 'longText', 'richText'];
+	const IN_DIALOG: AttributeType[] = ['documents', 'products', 'choice', 'longText', 'richText', 'media'];
 	let isDefined = $state(false);
 	let grid = $state.raw<SheetElement>();
 

@@ -70,6 +70,7 @@ export const ATTRIBUTE_TYPE_WORDS: Record<AttributeType, string> = {
 	list: 'List',
 	documents: 'Documents',
 	link: 'Link',
+	media: 'Media',
 	embed: 'Embed',
 	products: 'Products'
 };

@@ -16,6 +16,7 @@
 	import ImageForm from './parts/ImageForm.svelte';
 	import PicturesForm from './parts/PicturesForm.svelte';
 	import ProductListForm from './parts/ProductListForm.svelte';
+	import MediaForm from './parts/MediaForm.svelte';
 	import ReviewQuoteForm from './parts/ReviewQuoteForm.svelte';
 	import SnippetForm from './parts/SnippetForm.svelte';
 	import TableForm from './parts/TableForm.svelte';
@@ -28,6 +29,7 @@
 		documentList: AttributesForm,
 		button: ButtonForm,
 		columns: ColumnsForm,
+		media: MediaForm,
 		rawHtml: HtmlForm,
 		reviewQuote: ReviewQuoteForm,
 		iconList: IconListForm,

@@ -45,6 +45,7 @@ const WITH_SETTINGS = [
 	'pictureRow',
 	'productList',
 	'accordion',
+	'media',
 	'reviewQuote',
 	'rawHtml',
 	'snippet'

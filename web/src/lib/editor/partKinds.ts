@@ -1,5 +1,5 @@
 import type { JSONContent } from '@tiptap/core';
-import type { BodyPart } from '@anbau/core/pieces';
+import { NEW_MEDIA, type BodyPart } from '@anbau/core/pieces';
 
 /** A part that can be put into a body: its name, other words that find it, and how a new one looks. */
 export interface PartKind {
@@ -122,6 +122,12 @@ export const PART_KINDS: readonly PartKind[] = [
 		label: 'Product list',
 		words: 'goes well with related newest most sold',
 		make: atom('productList', { source: 'sameCategory', keys: [], code: null, count: 4, heading: '' })
+	},
+	{
+		type: 'media',
+		label: 'Film, picture or frame',
+		words: 'video media embed map form upload shelf',
+		make: atom('media', NEW_MEDIA)
 	},
 	{
 		type: 'reviewQuote',

@@ -1,6 +1,7 @@
 import { mergeAttributes, Node, type NodeConfig } from '@tiptap/core';
 import { labelledView } from './labelledView.js';
 import { iconItemView } from './iconItemView.js';
+import { NEW_MEDIA } from '@anbau/core/pieces';
 import { partLabel } from './partKinds.js';
 
 type Attributes = Record<string, unknown>;
@@ -70,6 +71,10 @@ const ATOMS = [
 		({ source, heading, count }) =>
 			`${heading ? `${String(heading)}: ` : ''}${String(count)}, ${SOURCE_WORDS[String(source)] ?? ''}`
 	),
+	atom('media', NEW_MEDIA, ({ type, alt, address }) => {
+		const words = { picture: 'a picture', film: 'a film', embed: 'from another site' }[String(type)] ?? '';
+		return address === '' ? 'choose it below' : `${words} ${clipped(alt)}`;
+	}),
 	atom('reviewQuote', { id: '-' }, ({ id }) => (id === '-' ? 'choose a review below' : 'in a customer’s words')),
 	atom('rawHtml', { html: '' }, ({ html }) => clipped(html) || 'write it below'),
 	atom('snippet', { title: 'Snippet', code: '', height: 300 }, ({ title }) => `${String(title)}, in a frame of its own`)

@@ -2,8 +2,9 @@
 	import Upload from '@lucide/svelte/icons/upload';
 	import { untrack } from 'svelte';
 	import { toast } from 'svelte-sonner';
-	import type { MediaView, StoreView } from '$lib/contracts.js';
+	import type { MediaView, Replaced, StoreView } from '$lib/contracts.js';
 	import { request, sentenceOf } from '$lib/desk/request.js';
+	import { waitingCount } from '$lib/desk/waiting.svelte.js';
 	import { counted } from '$lib/desk/words.js';
 	import MediaCard from './MediaCard.svelte';
 	import UploadList from './UploadList.svelte';
@@ -15,8 +16,28 @@
 	let text = $state('');
 	let isOver = $state(false);
 	const uploads = new Uploads((one) => (media = [one, ...media.filter(({ sha256 }) => sha256 !== one.sha256)]));
+	let toReplace = $state.raw<Uploads | null>(null);
 	const shown = $derived(media.filter(({ name }) => name.toLowerCase().includes(text.trim().toLowerCase())));
 	const wrong = $derived(media.filter(({ findings }) => findings.some(({ level }) => level === 'bad')).length);
+
+	/** Uploads another file and puts it in the place of one that is shown. */
+	function replace(one: MediaView, file: File) {
+		const replacing = new Uploads(async (next) => {
+			try {
+				const path = `/api/v1/media/${one.sha256}/replacement`;
+				const { pieces, products } = await request<Replaced>(path, { method: 'POST', body: { by: next.sha256 } });
+				toast(
+					`In its place in ${counted(pieces, 'piece')}, which wait to be published, and on ${counted(products, 'product')} at once.`
+				);
+				media = await request<MediaView[]>('/api/v1/media');
+				void waitingCount.refresh();
+			} catch (error) {
+				toast.error(sentenceOf(error));
+			}
+		});
+		replacing.send([file]);
+		toReplace = replacing;
+	}
 
 	async function change(one: MediaView, change: object) {
 		try {
@@ -67,7 +88,7 @@
 				type="file"
 				class="sr-only"
 				multiple
-				accept="image/*,video/*"
+				accept="image/*,video/*,.vtt,text/vtt"
 				onchange={(event) => {
 					uploads.send(event.currentTarget.files ?? []);
 					event.currentTarget.value = '';
@@ -76,10 +97,12 @@
 		>
 	</div>
 	<p class="text-muted mt-1">
-		Pictures and films for your pieces. Drop files anywhere here, or paste them. Each is read when it comes and judged
-		before it is public.
+		Pictures, films and captions for your pieces. Drop files anywhere here, or paste them. Each is read when it comes
+		and judged before it is public.
 	</p>
-	<div class="mt-3"><UploadList {uploads} /></div>
+	<div class="mt-3">
+		<UploadList {uploads} />{#if toReplace}<UploadList uploads={toReplace} />{/if}
+	</div>
 	{#if media.length === 0}
 		<p class="bg-base-100 border-base-300 rounded-box mt-4 border p-5">
 			Nothing is on the shelf yet. Upload a picture or a film, then show it in a piece of the kind media.
@@ -88,7 +111,12 @@
 		<input class="input input-sm mt-3 w-72" placeholder="Name" aria-label="Search media" bind:value={text} />
 		<ul class="mt-3 grid gap-3 lg:grid-cols-2">
 			{#each shown as one (one.sha256)}
-				<MediaCard media={one} base={data.store.base} onchange={(of) => void change(one, of)} />
+				<MediaCard
+					media={one}
+					base={data.store.base}
+					onchange={(of) => void change(one, of)}
+					onreplace={(file) => replace(one, file)}
+				/>
 			{/each}
 		</ul>
 	{/if}

@@ -10,7 +10,7 @@
 
 	/** Chooses a picture or film from the shelf, or uploads one. */
 	interface Props {
-		kind: 'picture' | 'film';
+		kind: 'picture' | 'film' | 'captions';
 		/** The address that is chosen now. */
 		address: string;
 		onpick: (media: MediaView) => void;
@@ -21,6 +21,7 @@
 		shelf = [one, ...shelf];
 		onpick(one);
 	});
+	const words = $derived({ film: 'A film', picture: 'A picture', captions: 'Captions' }[kind]);
 	const chosen = $derived(shelf.find((one) => one.address === address));
 
 	$effect(() => {
@@ -37,12 +38,12 @@
 
 <div class="flex flex-wrap items-center gap-2">
 	<Popover label="From the shelf" triggerClass="btn btn-sm" contentClass="w-96">
-		{#snippet trigger()}From the shelf …{/snippet}
+		{#snippet trigger()}{words} from the shelf …{/snippet}
 		{#snippet children(close)}
 			<PickList
 				label="Search the shelf"
 				{search}
-				nothing={`No ${kind} on the shelf is called so.`}
+				nothing={`No ${kind === 'captions' ? 'file of captions' : kind} on the shelf is called so.`}
 				onpick={({ value }) => {
 					const one = shelf.find((each) => each.address === value);
 					if (one) onpick(one);
@@ -55,7 +56,7 @@
 		>Upload …<input
 			type="file"
 			class="sr-only"
-			accept={kind === 'film' ? 'video/*' : 'image/*'}
+			accept={{ film: 'video/*', picture: 'image/*', captions: '.vtt,text/vtt' }[kind]}
 			onchange={(event) => uploads.send(event.currentTarget.files ?? [])}
 		/></label
 	>

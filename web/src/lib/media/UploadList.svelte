@@ -13,7 +13,10 @@
 				<span class="min-w-0 max-w-72 truncate">{upload.name}</span>
 				{#if upload.problem}
 					<span class="text-error" role="alert">{upload.problem}</span>
-					<button type="button" class="btn btn-ghost btn-xs" onclick={() => uploads.forget(upload.id)}>Dismiss</button>
+					{#if upload.goOn}<button type="button" class="btn btn-xs" onclick={upload.goOn}>Go on</button>{/if}
+					<button type="button" class="btn btn-ghost btn-xs" onclick={upload.cancel}
+						>{upload.goOn ? 'Give it up' : 'Dismiss'}</button
+					>
 				{:else}
 					<progress class="progress progress-primary w-40" value={upload.progress} max="1" aria-label={upload.name}
 					></progress>

@@ -1,9 +1,18 @@
-import { open } from 'node:fs/promises';
+import { open, readFile, writeFile } from 'node:fs/promises';
 import { fileTypeFromFile } from 'file-type';
-import { ALL_FORMATS, FilePathSource, Input } from 'mediabunny';
+import { ALL_FORMATS, FilePathSource, Input, type InputVideoTrack } from 'mediabunny';
 import sharp from 'sharp';
-import type { FilmFacts, MediaFacts, PictureFacts } from '@anbau/core/media';
+import {
+	checkCaptions,
+	cleanSvgPicture,
+	isWebVtt,
+	looksLikeSvg,
+	type FilmFacts,
+	type MediaFacts,
+	type PictureFacts
+} from '@anbau/core/media';
 import { unfit } from './bytes.js';
+import { mp4Boxes } from './mp4Boxes.js';
 
 /** The media types that are taken, by the ending under which they are served. */
 export const MEDIA_TYPES: Record<string, string> = {
@@ -12,25 +21,49 @@ export const MEDIA_TYPES: Record<string, string> = {
 	gif: 'image/gif',
 	webp: 'image/webp',
 	avif: 'image/avif',
+	svg: 'image/svg+xml',
 	mp4: 'video/mp4',
 	mov: 'video/quicktime',
-	webm: 'video/webm'
+	webm: 'video/webm',
+	vtt: 'text/vtt'
 };
 
-/** What a file is by its bytes, whatever its name says, with what can be read of it. */
+/** The most that is read of a file that is text. */
+const MOST_TEXT = 2 * 1024 * 1024;
+
+/** What a file is by its bytes, whatever its name says, with what can be read of it. A drawing is cleaned in place. */
 export async function probe(path: string, name: string, size: number): Promise<{ ending: string; facts: MediaFacts }> {
-	const found = (await fileTypeFromFile(path))?.mime ?? 'nothing that is known';
+	const found = (await fileTypeFromFile(path))?.mime;
+	if (found === undefined || /xml|^text\//.test(found)) return probeText(path, name, size);
 	// What some phones write is MP4 by another brand.
 	const type = found === 'video/x-m4v' ? 'video/mp4' : found;
 	const ending = Object.keys(MEDIA_TYPES).find((one) => MEDIA_TYPES[one] === type);
-	if (!ending)
-		throw unfit(
-			`“${name}” is ${found}; what is taken is ${Object.keys(MEDIA_TYPES).join(', ')}, by content, not by name.`
-		);
+	if (!ending) throw notTaken(name, type);
 	const facts = type.startsWith('image/')
 		? await probePicture(path, name, type, size)
 		: await probeFilm(path, name, type, size);
 	return { ending, facts };
+}
+
+function notTaken(name: string, type: string) {
+	const taken = Object.keys(MEDIA_TYPES).join(', ');
+	return unfit(`“${name}” is ${type}; what is taken is ${taken}, by content, not by name.`);
+}
+
+/** Captions and drawings are texts, told by how they begin. */
+async function probeText(path: string, name: string, size: number): Promise<{ ending: string; facts: MediaFacts }> {
+	const text = size <= MOST_TEXT ? await readFile(path, 'utf8') : '';
+	if (isWebVtt(text)) return { ending: 'vtt', facts: checkCaptions(text, size) };
+	if (!looksLikeSvg(text)) throw notTaken(name, 'nothing that is known');
+	let clean: string;
+	try {
+		clean = cleanSvgPicture(text);
+	} catch (error) {
+		throw unfit(`“${name}” ${error instanceof Error ? error.message : 'cannot be read'}.`);
+	}
+	await writeFile(path, clean);
+	const facts = await probePicture(path, name, 'image/svg+xml', Buffer.byteLength(clean));
+	return { ending: 'svg', facts };
 }
 
 async function probePicture(path: string, name: string, type: string, size: number): Promise<PictureFacts> {
@@ -44,6 +77,7 @@ async function probePicture(path: string, name: string, type: string, size: numb
 }
 
 async function probeFilm(path: string, name: string, type: string, size: number): Promise<FilmFacts> {
+	const boxes = type === 'video/webm' ? null : await boxesOf(path, name, size);
 	const input = new Input({ formats: ALL_FORMATS, source: new FilePathSource(path) });
 	try {
 		const video = await input.getPrimaryVideoTrack();
@@ -57,7 +91,8 @@ async function probeFilm(path: string, name: string, type: string, size: number)
 			duration: await input.getDurationFromMetadata(),
 			videoCodec: video ? await video.getCodec() : null,
 			audioCodec: audio ? await audio.getCodec() : null,
-			indexFirst: type === 'video/webm' ? null : await isIndexFirst(path)
+			frameRate: video ? await rateOf(video) : null,
+			indexFirst: boxes && boxes.indexFirst
 		};
 	} catch {
 		throw unfit(`“${name}” says that it is a film, but cannot be read as one; it may be cut off.`);
@@ -66,22 +101,20 @@ async function probeFilm(path: string, name: string, type: string, size: number)
 	}
 }
 
-/** Whether the box `moov` stands before `mdat` (ISO/IEC 14496-12, 4.2: boxes of a size and a type). */
-async function isIndexFirst(path: string): Promise<boolean | null> {
+/** Pictures a second over the first of them. */
+async function rateOf(video: InputVideoTrack): Promise<number | null> {
+	const { averagePacketRate } = await video.computePacketStats(120);
+	return averagePacketRate > 0 ? Math.round(averagePacketRate * 1000) / 1000 : null;
+}
+
+async function boxesOf(path: string, name: string, size: number) {
 	const file = await open(path);
 	try {
-		const head = Buffer.alloc(16);
-		for (let at = 0; ;) {
-			const { bytesRead } = await file.read(head, 0, 16, at);
-			if (bytesRead < 8) return null;
-			const type = head.toString('latin1', 4, 8);
-			if (type === 'moov') return true;
-			if (type === 'mdat') return false;
-			const short = head.readUInt32BE(0);
-			const size = short === 1 && bytesRead === 16 ? Number(head.readBigUInt64BE(8)) : short;
-			if (size < 8) return null;
-			at += size;
-		}
+		const boxes = await mp4Boxes(file, size);
+		const mb = (bytes: number) => `${(bytes / 1024 / 1024).toFixed(1)} MB`;
+		if (boxes.declared > size)
+			throw unfit(`“${name}” is cut off: ${mb(size)} of ${mb(boxes.declared)} are there. Upload it again.`);
+		return boxes;
 	} finally {
 		await file.close();
 	}

@@ -26,6 +26,7 @@ export type ProblemType =
 	| 'gone'
 	| 'in-use'
 	| 'columns'
+	| 'disk-full'
 	| 'nothing-to-publish';
 
 /**

@@ -7,6 +7,7 @@
 	import { waitingCount } from '$lib/desk/waiting.svelte.js';
 	import StyleForm from '$lib/ui/StyleForm.svelte';
 	import DeliveryForm from './DeliveryForm.svelte';
+	import LinksForm from './LinksForm.svelte';
 	import FeedForm from './FeedForm.svelte';
 	import { debounced } from '$lib/ui/debounced.js';
 
@@ -58,6 +59,9 @@
 		/>
 		<span>hours count as missing. Acts at once.</span>
 	</label>
+</section>
+<section class={box}>
+	<LinksForm {settings} {faults} onchange={(change) => patch({ settings: { ...settings, ...change } })} />
 </section>
 <section class={box}>
 	<h2 class="text-[17px]">Look of all pieces</h2>

@@ -6,6 +6,7 @@
 	import type { DraftedTheme } from '$lib/contracts.js';
 	import type { OwnIcon, PieceView, StoreView } from '$lib/contracts.js';
 	import { ExceptionList } from '$lib/exceptions/exceptionList.svelte.js';
+	import { provideFrameHosts } from '$lib/media/frameHosts.svelte.js';
 	import { provideStoreSources } from '$lib/editor/storeSources.svelte.js';
 	import BenchHead from './BenchHead.svelte';
 	import Evidence from './Evidence.svelte';
@@ -36,6 +37,7 @@
 	const bench = untrack(() => new Workbench(data.piece));
 	const exceptions = untrack(() => new ExceptionList(data.exceptions));
 	const icons = untrack(() => provideStoreSources(data.attributes, data.icons));
+	provideFrameHosts(() => data.store);
 	const around = untrack(() => {
 		const others: Record<string, Piece> = Object.fromEntries(data.others.map((one) => [one.slug, one]));
 		const off = new Set(data.others.filter((one) => !one.on).map((one) => one.slug));
@@ -44,6 +46,9 @@
 			others,
 			off,
 			icons,
+			get store() {
+				return data.store;
+			},
 			get exceptions() {
 				return exceptions.all;
 			}

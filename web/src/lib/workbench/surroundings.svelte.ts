@@ -157,7 +157,7 @@ export class Surroundings {
 
 	private live(page: PageRef, product: Product | null, now: number): LiveContext {
 		const { store, categoryValues, icons } = this.given;
-		const { delivery, ageLimitHours } = store.settings;
+		const { delivery, ageLimitHours, frameHosts } = store.settings;
 		return liveContext({
 			product,
 			category: page.kind === 'category' ? page.key : (product?.categories[0] ?? null),
@@ -172,6 +172,7 @@ export class Surroundings {
 			ageLimit: ageLimitHours === null ? null : ageLimitHours * 3_600_000,
 			products: this.lists.on(product?.key ?? ''),
 			reviews: this.reviews,
+			frameHosts,
 			icon: (slug) => icons().find((one) => one.slug === slug)?.svg,
 			base: store.base
 		});

@@ -7,7 +7,7 @@ const HOUR = 3_600_000;
 /** What live values are filled from on a page of a store; attributes read as they were published. */
 export function liveOn(state: StoreState, page: PageRef, product: Product | null, now: number): LiveContext {
 	const { store, catalog, release, icons, reviews } = state;
-	const { delivery, ageLimitHours } = store.settings;
+	const { delivery, ageLimitHours, frameHosts } = store.settings;
 	return liveContext({
 		product,
 		category: page.kind === 'category' ? page.key : (product?.categories[0] ?? null),
@@ -22,6 +22,7 @@ export function liveOn(state: StoreState, page: PageRef, product: Product | null
 		ageLimit: ageLimitHours === null ? null : ageLimitHours * HOUR,
 		products: catalog.lists,
 		reviews: reviews.source(store.visitorSecret),
+		frameHosts,
 		icon: (slug) => icons.get(slug),
 		base: liveBase(store.key)
 	});

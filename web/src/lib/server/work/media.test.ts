@@ -7,7 +7,8 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import type { Actor } from '../db/users.js';
 import { storeStates } from '../state/storeStates.js';
 import { problemOf, testStore } from '../testing.js';
-import { listMedia, patchMedia, publicMedia, uploadMedia } from './media.js';
+import { listMedia, patchMedia, uploadMedia } from './media.js';
+import { publicMedia } from './publicMedia.js';
 import { putPiece } from './pieces.js';
 
 let actor: Actor;

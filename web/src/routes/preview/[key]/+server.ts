@@ -35,7 +35,7 @@ function headers(scripts: string): Record<string, string> {
 	return {
 		'content-type': 'text/html; charset=utf-8',
 		'cache-control': 'private, no-store',
-		'content-security-policy': `sandbox allow-scripts; default-src 'none'; script-src ${scripts}; style-src * 'unsafe-inline'; img-src * data:; font-src * data:; frame-ancestors 'self'`
+		'content-security-policy': `sandbox allow-scripts; default-src 'none'; script-src ${scripts}; style-src * 'unsafe-inline'; img-src * data:; media-src *; font-src * data:; frame-ancestors 'self'`
 	};
 }
 

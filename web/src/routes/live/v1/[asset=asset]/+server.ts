@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import script from '@anbau/embed/anbau.js?raw';
 import style from '@anbau/embed/anbau.css?raw';
 import openingScript from '@anbau/embed/anbau-opening.js?raw';
+import partsScript from '@anbau/embed/anbau-parts.js?raw';
 import previewScript from '@anbau/embed/anbau-preview.js?raw';
 import themeScript from '@anbau/embed/anbau-theme.js?raw';
 import tabsScript from '@anbau/embed/anbau-tabs.js?raw';
@@ -24,6 +25,7 @@ const ASSETS = new Map<string, Asset>(
 		['anbau-opening.js', SCRIPT, openingScript] as const,
 		['anbau-values.js', SCRIPT, valuesScript] as const,
 		['anbau-theme.js', SCRIPT, themeScript] as const,
+		['anbau-parts.js', SCRIPT, partsScript] as const,
 		['anbau-preview.js', SCRIPT, previewScript] as const,
 		['anbau.css', 'text/css; charset=utf-8', style] as const
 	].map(

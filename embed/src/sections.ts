@@ -1,16 +1,8 @@
 /** Makes nodes of HTML that the server rendered. */
-type NodesOf = (html: string) => DocumentFragment;
+export type NodesOf = (html: string) => DocumentFragment;
 
-/** Wires the sections of reviews inside placed pieces: ordered, filtered, leafed through, and written. */
-export function wireReviews(nodes: readonly Element[], nodesOf: NodesOf): void {
-	for (const node of nodes)
-		for (const section of node.querySelectorAll<HTMLElement>('[data-anbau-reviews]')) {
-			reading(section, nodesOf);
-			writing(section);
-		}
-}
-
-function reading(section: HTMLElement, nodesOf: NodesOf): void {
+/** Lets a section of reviews be ordered, filtered and leafed through. */
+export function reading(section: HTMLElement, nodesOf: NodesOf): void {
 	const list = section.querySelector('[data-anbau-list]');
 	const tools = section.querySelector('form');
 	if (!list || !tools?.hidden) return;
@@ -29,7 +21,8 @@ function reading(section: HTMLElement, nodesOf: NodesOf): void {
 	};
 }
 
-function writing(section: HTMLElement): void {
+/** Sends the review that a visitor writes in a section. */
+export function writing(section: HTMLElement): void {
 	const box = section.querySelector('details');
 	const form = box?.querySelector('form');
 	const status = form?.querySelector('[role]');
