@@ -4,7 +4,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureBuild, ensurePackages, ROOT } from './lib/prepare.mjs';
-import { Advice, ensureChromium, ensurePostgres } from './lib/system.mjs';
+import { Advice, ensureChromium, ensureFfmpeg, ensurePostgres } from './lib/system.mjs';
 
 /** Everything that must hold: format, lint, types, arrows, dead code, unit and database tests, and the built product in a browser. */
 
@@ -69,6 +69,7 @@ function counted(file, read) {
 const folder = mkdtempSync(join(tmpdir(), 'anbau-results-'));
 try {
 	ensurePostgres();
+	ensureFfmpeg();
 	const chromium = ensureChromium();
 	ensurePackages();
 	ensureBuild();

@@ -23,7 +23,7 @@ describe('a media piece', () => {
 		expect(html).toContain('src="https://media.example/lindow.mp4"');
 		expect(html).toContain('--anbau-ratio&quot;:&quot;16 / 9');
 		expect(html).toMatch(/<video[^>]* controls playsinline preload="none" poster="\/still.jpg"/);
-		expect(html).toContain('<track kind="captions" src="/en.vtt" default>');
+		expect(html).toContain('<track kind="captions" src="/en.vtt" srclang="en" label="English" default>');
 		expect(shown({ type: 'film', address: '/a.mp4', ratio: '4:3' }).html).toContain('4 / 3');
 	});
 
@@ -55,6 +55,43 @@ describe('a media piece', () => {
 		const placements = [{ hook: 'gallery' }];
 		expect(faults({ placements })).toEqual([]);
 		expect(faults({ kind: 'message', body: { markdown: 'x' }, placements })).toEqual(['placements/0/hook']);
+	});
+
+	it('that loops has no sound and is left to the script, which asks for the visitor’s motion setting', () => {
+		const { html } = shown({ type: 'film', address: '/a.mp4', loops: true });
+		expect(html).toMatch(/<video[^>]* loop muted /);
+		expect(html).not.toContain('autoplay');
+	});
+
+	it('of an uploaded photograph comes in lighter forms too', () => {
+		const sha = 'ab'.repeat(32);
+		const context = liveContext({ product, base: 'https://a.example/live/v1/k' });
+		const html = renderPiece('m', media({ address: `media:${sha}.jpg` }), context).html;
+		expect(html).toContain(`<img src="https://a.example/live/v1/k/media/${sha}.jpg"`);
+		expect(html).toContain(`/media/${sha}-480.avif 480w`);
+		expect(html.indexOf('image/avif')).toBeLessThan(html.indexOf('image/webp'));
+		expect(renderPiece('m', media({ address: `media:${sha}.svg` }), context).html).not.toContain('srcset');
+	});
+
+	it('of another site asks nothing of it before a click, and only where the store lets it in', () => {
+		const settings = { type: 'embed', address: 'https://maps.example/1?a=1&b=2', alt: 'The way', ratio: '4:3' };
+		const context = liveContext({ product, frameHosts: ['maps.example'] });
+		const { html } = renderPiece('m', media({ ...settings, poster: 'https://maps.example/still.png' }), context);
+		const outside = html.replace(/<template>.*<\/template>/s, '');
+		expect(outside).not.toMatch(/(src|href|url)[^>]*maps\.example/);
+		expect(html).toMatch(
+			/<template><iframe src="https:\/\/maps.example\/1\?a=1&amp;b=2" title="The way" sandbox="[^"]+" allow="fullscreen" loading="lazy" referrerpolicy="strict-origin-when-cross-origin"><\/iframe><\/template>/
+		);
+		expect(html).toContain('data-anbau-frame="maps.example"');
+		expect(renderPiece('m', media({ ...settings, poster: '/own.png' }), context).html).toContain('<img src="/own.png"');
+		expect(shown(settings).html).toBe('');
+		// The shop's own host gets no origin inside the frame.
+		const own = liveContext({
+			product,
+			frameHosts: ['maps.example'],
+			store: { name: '', url: 'https://maps.example' }
+		});
+		expect(renderPiece('m', media(settings), own).html).not.toContain('allow-same-origin');
 	});
 
 	it('with a heading hangs among the tabs', () => {

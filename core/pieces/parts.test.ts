@@ -162,14 +162,10 @@ describe('parts that the product fills', () => {
 		expect(
 			html([line({ type: 'text', text: 'So: ' }, value('attribute.story'))], attributes({ story: '**deep** & wide' }))
 		).toBe('<p>So: deep &amp; wide</p>');
-		const frame = html(
-			[line(value('attribute.film'))],
-			on({ attributes: { film: 'https://films.example/7' } }, { store: { name: '', url: 'https://films.example' } })
-		);
-		expect(elementsOf(frame)[1]?.attributes).toMatchObject({
-			sandbox: 'allow-scripts allow-popups allow-presentation',
-			src: 'https://films.example/7'
-		});
+		const film = { attributes: { film: 'https://films.example/7' } };
+		const frame = html([line(value('attribute.film'))], on(film, { frameHosts: ['films.example'] }));
+		expect(elementsOf(frame)[0]?.attributes).toMatchObject({ 'data-anbau-frame': 'films.example' });
+		expect(html([line({ type: 'text', text: 'Film' }), line(value('attribute.film'))], on(film))).toBe('<p>Film</p>');
 	});
 
 	it('a category’s own attribute is found from the product’s category upwards', () => {

@@ -102,7 +102,7 @@ function readPictures(value: unknown, fault: Fault): string[] {
 }
 
 function written(value: unknown): string {
-	if (typeof value === 'string') return value.replace(/\u0000/g, '');
+	if (typeof value === 'string') return value.replaceAll('\0', '');
 	return typeof value === 'number' || typeof value === 'boolean' ? String(value) : '';
 }
 

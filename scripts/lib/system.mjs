@@ -46,6 +46,11 @@ function findPostgres() {
 	return onPath && which('initdb') ? onPath.slice(0, onPath.lastIndexOf('/')) : null;
 }
 
+/** Films for the tests are made by ffmpeg, installed from Debian's packages if need be. */
+export function ensureFfmpeg() {
+	if (!which('ffmpeg') || !which('ffprobe')) install(['ffmpeg'], 'ffmpeg');
+}
+
 /** Chromium's program, installed from Debian's packages if need be. */
 export function ensureChromium() {
 	const found = which('chromium') ?? which('chromium-browser');

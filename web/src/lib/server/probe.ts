@@ -82,6 +82,7 @@ async function probeFilm(path: string, name: string, type: string, size: number)
 	try {
 		const video = await input.getPrimaryVideoTrack();
 		const audio = await input.getPrimaryAudioTrack();
+		if (!video && !audio) throw new Error('there is no track');
 		return {
 			kind: 'film',
 			type,

@@ -1,10 +1,9 @@
 import { setImmediate } from 'node:timers/promises';
-import type pg from 'pg';
 import { csvLine } from '@anbau/core/catalog';
 import { REVIEW_COLUMNS, type ColumnMatch, type Review } from '@anbau/core/reviews';
 import { writeAudit } from '../db/audit.js';
 import { tell } from '../db/notify.js';
-import { database, transaction } from '../db/pool.js';
+import { database, transaction, type Db } from '../db/pool.js';
 import { everyReview, type ReviewFilter } from '../db/reviewList.js';
 import { reviewsByIds } from '../db/reviews.js';
 import type { Actor } from '../db/users.js';
@@ -101,7 +100,7 @@ async function readAll(
 }
 
 async function takeBatch(
-	client: pg.PoolClient,
+	client: Db,
 	storeId: number,
 	batch: ReadRow[],
 	counts: { inserted: number; updated: number; unchanged: number },

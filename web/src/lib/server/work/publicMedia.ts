@@ -63,7 +63,7 @@ export async function originalOf(file: string): Promise<string | null> {
 	if (sha256 === undefined || width === undefined) return null;
 	const path = pathOf('media', sha256);
 	if (!(await stat(path).catch(() => null))) return null;
-	const { format } = await sharp(path)
+	const { format } = await sharp(path, { limitInputPixels: false })
 		.metadata()
 		.catch(() => ({ format: undefined }));
 	return format === undefined ? null : `${sha256}.${format === 'jpeg' ? 'jpg' : format}`;

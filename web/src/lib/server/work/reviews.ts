@@ -13,10 +13,9 @@ import {
 	type Review,
 	type ReviewState
 } from '@anbau/core/reviews';
-import type pg from 'pg';
 import { writeAudit } from '../db/audit.js';
 import { tell } from '../db/notify.js';
-import { database, transaction } from '../db/pool.js';
+import { database, transaction, type Db } from '../db/pool.js';
 import { allCounts, listReviews, reviewMonths, stateCounts } from '../db/reviewList.js';
 import { addCounts, countsOf, deleteReview, reviewsByIds, upsertReviews } from '../db/reviews.js';
 import type { Actor } from '../db/users.js';
@@ -116,7 +115,7 @@ const added = (a: Histogram, b: Histogram) => a.map((n, i) => n + (b[i] ?? 0)) a
  * changed. `before` are those of them that were there, locked.
  */
 export async function writeReviews(
-	client: pg.PoolClient,
+	client: Db,
 	storeId: number,
 	before: readonly Review[],
 	after: readonly Review[]
