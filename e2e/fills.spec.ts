@@ -116,7 +116,7 @@ test('attributes are defined once and filled in the sheet, by typing, pasting an
 
 	await page.getByRole('button', { name: '14 missing' }).click();
 	await expect(page.getByTestId('sheet-state')).toHaveText('14 rows');
-	const column = 8;
+	const column = 9;
 	await page
 		.getByTestId('sheet')
 		.locator('revo-grid')

@@ -122,8 +122,11 @@ test('one product deviates: hidden, own words beside the shared ones, and follow
 	await desk.goto(`${running().url}/library/greenhouse-questions`);
 	await expect(desk.getByText('on 2 products this piece differs')).toBeVisible();
 	await desk.goto(`${running().url}/catalog/lindow-greenhouse-6-8`);
-	for (let i = 0; i < 2; i++) await desk.getByRole('button', { name: 'Follow the library again' }).first().click();
-	await expect(desk.getByRole('button', { name: 'Follow the library again' })).toHaveCount(0);
+	const follow = desk.getByRole('button', { name: 'Follow the library again' });
+	for (const left of [1, 0]) {
+		await follow.first().click();
+		await expect(follow).toHaveCount(left);
+	}
 	const rest = (await (await call('GET', '/exceptions?product=lindow-greenhouse-6-8')).json()) as unknown[];
 	expect(rest).toEqual([]);
 });

@@ -3,6 +3,7 @@ import { test as base, expect, type APIResponse, type Page } from '@playwright/t
 interface Running {
 	url: string;
 	shopUrl: string;
+	mediaUrl: string;
 	storeKey: string;
 	apiKey: string;
 	visitorSecret: string;

@@ -16,7 +16,7 @@ test('tabs keep the keyboard table of the W3C ARIA Authoring Practices, tabs wit
 }) => {
 	await page.goto(seeds());
 	const tabs = page.getByRole('tab');
-	await expect(tabs).toHaveText(['Growing guide', 'Description', 'Details', 'Delivery', 'Goes well with']);
+	await expect(tabs).toHaveText(['Growing guide', 'Description', 'Details', 'Delivery', 'Goes well with', 'Reviews']);
 	await expect(page.getByRole('tablist')).toBeVisible();
 	const expectOpen = async (name: string) => {
 		const tab = page.getByRole('tab', { name });
@@ -33,20 +33,20 @@ test('tabs keep the keyboard table of the W3C ARIA Authoring Practices, tabs wit
 	await tabs.first().focus();
 	await expectOpen('Growing guide');
 	// Right Arrow: next, and round to the first; Left Arrow: the other way.
-	for (const name of ['Description', 'Details', 'Delivery', 'Goes well with', 'Growing guide']) {
+	for (const name of ['Description', 'Details', 'Delivery', 'Goes well with', 'Reviews', 'Growing guide']) {
 		await page.keyboard.press('ArrowRight');
 		await expectOpen(name);
 	}
 	await page.keyboard.press('ArrowLeft');
-	await expectOpen('Goes well with');
+	await expectOpen('Reviews');
 	// Home and End: first and last.
 	await page.keyboard.press('Home');
 	await expectOpen('Growing guide');
 	await page.keyboard.press('End');
-	await expectOpen('Goes well with');
+	await expectOpen('Reviews');
 	// Tab: moves on to the panel, not to another tab.
 	await page.keyboard.press('Tab');
-	await expect(page.locator('#tab-goes-well-with')).toBeFocused();
+	await expect(page.locator('#tab-reviews')).toBeFocused();
 });
 
 test('closed tabs are found by the browser’s own search and opened by a link', async ({ page }) => {
@@ -191,7 +191,8 @@ test('the script runs once however often it is included, and follows a page that
 		'Description',
 		'Details',
 		'Delivery',
-		'Goes well with'
+		'Goes well with',
+		'Reviews'
 	]);
 	expect(errors).toEqual([]);
 });

@@ -63,7 +63,7 @@ test('the second theme changes its product without a reload, and the pieces foll
 });
 
 test.describe('a tab strip made of', () => {
-	const merged = ['Growing guide', 'Description', 'Details', 'Delivery', 'Goes well with'];
+	const merged = ['Growing guide', 'Description', 'Details', 'Delivery', 'Goes well with', 'Reviews'];
 	const names = ['aria', 'details', 'radio', 'anchors', 'headings', 'late', 'rerender'];
 	const texts = ['What it is, in the theme’s own words.', 'Its measures.', 'How it comes to you.'];
 
@@ -105,7 +105,8 @@ test.describe('a tab strip made of', () => {
 			await page.goto(stripPage(name));
 			await expect(page.locator('.strip + [data-anbau-made] .anbau-tab')).toHaveText([
 				'Growing guide',
-				'Goes well with'
+				'Goes well with',
+				'Reviews'
 			]);
 			await expect(page.getByText(name === 'shadow' ? 'What it is,' : 'One text, and no tabs')).toBeVisible();
 			await expect(page.getByText('What follows the strip.')).toBeVisible();
@@ -184,7 +185,7 @@ test('the strip is an accordion where its container is narrow, and a strip again
 	await page.setViewportSize({ width: 390, height: 780 });
 	await page.goto(`${shopPage('carrot-amber-row')}#tab-delivery`);
 	const heads = page.locator('.anbau-head > button');
-	await expect(heads).toHaveText(['Growing guide', 'Description', 'Details', 'Delivery', 'Goes well with']);
+	await expect(heads).toHaveText(['Growing guide', 'Description', 'Details', 'Delivery', 'Goes well with', 'Reviews']);
 	await expect(page.getByRole('tab')).toHaveCount(0);
 	await expect(heads.nth(3)).toHaveAttribute('aria-expanded', 'true');
 	await heads.nth(0).click();

@@ -1,5 +1,5 @@
 // @ts-check
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensurePackages, ROOT } from './lib/prepare.mjs';
@@ -34,8 +34,6 @@ try {
 		await take('workbench-shown');
 		await page.getByRole('button', { name: /^Not shown/ }).click();
 		await take('workbench-not-shown');
-		await go('/library/growing-guide?product=carrot-amber-row');
-		await take('workbench-tab');
 		await go('/library/lead-time?product=lindow-greenhouse-6-8');
 		await page.getByLabel('What the message says').click();
 		await page.waitForTimeout(200);
@@ -65,23 +63,19 @@ try {
 			.last()
 			.waitFor();
 		await take('hooks');
-		for (const name of ['lindow-greenhouse-6-8', 'carrot-amber-row']) {
-			const drawing = await page.request.get(`${running.shopUrl}/images/${name}.svg`);
-			const picture = await browser.newPage();
-			await picture.setContent(await drawing.text());
-			const data = await picture.locator('svg').screenshot();
-			await picture.close();
-			await page.request.post(`${running.url}/api/v1/media?name=${name}.png`, { data });
-		}
+		// A film by the brand of QuickTime, which not every browser plays.
+		const film = readFileSync(join(ROOT, 'demo/films/planting.mp4'));
+		film.write('qt  ', 8, 'latin1');
+		await page.request.post(`${running.url}/api/v1/media?name=from-the-phone.mov`, { data: film });
 		await go('/media');
 		await take('media');
 		await go('/attributes');
 		await page.getByLabel('Category').selectOption('seeds');
 		await page.locator('.rgCell[data-rgcol="0"]').nth(4).waitFor();
 		await take('sheet');
-		await page.getByRole('button', { name: 'How full' }).click();
+		await go('/reviews');
 		await page.locator('canvas').first().waitFor();
-		await take('attributes');
+		await take('reviews');
 		await go('/catalog?category=greenhouses-and-frames');
 		await take('catalog');
 		await go('/catalog/lindow-greenhouse-6-8');
@@ -100,10 +94,13 @@ try {
 		await take('store');
 		await page.goto(`${running.shopUrl}/products/lindow-greenhouse-6-8`);
 		await take('shop');
-		await page.goto(`${running.shopUrl}/products/carrot-amber-row`);
-		await page.getByRole('tab', { name: 'Growing guide' }).click();
-		await page.mouse.wheel(0, 420);
-		await take('shop-guide');
+		await page.getByRole('link', { name: /\d+ reviews/ }).click();
+		await page.getByRole('article').first().waitFor();
+		await take('shop-reviews');
+		await page.getByRole('tab', { name: 'Assembly film' }).click();
+		await page.getByRole('heading', { name: 'See one that stands' }).scrollIntoViewIfNeeded();
+		await page.mouse.wheel(0, 120);
+		await take('shop-film');
 		await page.goto(`${running.shopUrl}/meadow/products/lindow-greenhouse-6-8`);
 		await take('shop-second');
 		const link = await page.request.post(`${running.url}/api/v1/hooks/link?product=lindow-greenhouse-6-8`);

@@ -53,7 +53,10 @@ export function wilsonInterval(successes: number, total: number, z = Z_95): [low
 	const square = (z * z) / total;
 	const middle = share + square / 2;
 	const reach = z * Math.sqrt((share * (1 - share)) / total + square / (4 * total));
-	return [Math.max(0, (middle - reach) / (1 + square)), Math.min(1, (middle + reach) / (1 + square))];
+	// At the ends both terms are equal but for rounding.
+	const low = successes === 0 ? 0 : (middle - reach) / (1 + square);
+	const high = successes === total ? 1 : (middle + reach) / (1 + square);
+	return [low, high];
 }
 
 /**

@@ -71,7 +71,7 @@ export async function startAll(onStop = () => undefined) {
 			await serve('standins/mediahost/server.ts', { ...env, PORT: String(media) })
 		);
 		await finish('demo/seed.ts', env, 'Filling in the demo');
-		const running = { url: urls.app, shopUrl: urls.shop, ...credentials.running };
+		const running = { url: urls.app, shopUrl: urls.shop, mediaUrl: urls.media, ...credentials.running };
 		const file = join(folder, 'running.json');
 		writeFileSync(file, `${JSON.stringify(running, null, 2)}\n`, { mode: 0o600 });
 		chmodSync(file, 0o600);

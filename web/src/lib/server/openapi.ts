@@ -3,6 +3,7 @@ import { pieceSchema } from '@anbau/core/pieces';
 import { ruleShape } from '@anbau/core/rules';
 import { ATTRIBUTE_OPERATIONS } from './openapiAttributes.js';
 import { MEDIA_OPERATIONS } from './openapiMedia.js';
+import { REVIEW_OPERATIONS } from './openapiReviews.js';
 import { asJson, header, query, ref, schemaOf, text, type Json, type Operation } from './openapiParts.js';
 import { PLACING_OPERATIONS } from './openapiPlacing.js';
 import { STORE_OPERATIONS } from './openapiStore.js';
@@ -95,6 +96,7 @@ const OPERATIONS: Operation[] = [
 	},
 	...PLACING_OPERATIONS,
 	...MEDIA_OPERATIONS,
+	...REVIEW_OPERATIONS,
 	...ATTRIBUTE_OPERATIONS,
 	...STORE_OPERATIONS,
 	{ method: 'get', path: '/jobs/{id}', summary: 'How far a running import is.' },

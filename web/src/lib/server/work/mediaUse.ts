@@ -36,7 +36,7 @@ export async function usesOfMedia(actor: Actor): Promise<(row: MediaRow) => Prom
 	};
 }
 
-const replacementSchema = z.strictObject({
+export const replacementSchema = z.strictObject({
 	/** The SHA-256 of the upload that comes in its place. */
 	by: z.string().regex(/^[0-9a-f]{64}$/, 'must be the SHA-256 of an upload')
 });
