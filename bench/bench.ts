@@ -7,6 +7,7 @@ import type { Result } from './measure.js';
 import { benchPage } from './page.js';
 import { benchPlacing } from './placing.js';
 import { benchReach } from './reach.js';
+import { benchReviews } from './reviews.js';
 import { benchScreens } from './screens.js';
 import { benchScript } from './script.js';
 
@@ -17,6 +18,7 @@ const results: Result[] = [
 	...benchBodies(),
 	...(await benchReach()),
 	...(await benchImport()),
+	...(await benchReviews()),
 	...(await benchScreens())
 ];
 const figure = (value: number | null, unit: string) =>

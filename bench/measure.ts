@@ -4,7 +4,7 @@ export interface Result {
 	/** Ours and the reference's, in milliseconds, bytes or frames. */
 	ours: number;
 	reference: number | null;
-	unit: 'ms' | 'bytes' | 'frames';
+	unit: 'ms' | 'bytes' | 'frames' | 'MB';
 	ratio: number | null;
 	/** What the ratio or the figure is meant to keep, and whether it does. */
 	goal: string;

@@ -6,6 +6,7 @@ import { startAll } from '../scripts/lib/startAll.mjs';
 import { ensureChromium, freePort } from '../scripts/lib/system.mjs';
 import { median, type Result } from './measure.js';
 import { planRedraws } from './plan.js';
+import { rangesAgainstNginx, uploadMemory } from './watching.js';
 
 const PRODUCTS = 100_000;
 const ATTRIBUTES = 30;
@@ -29,9 +30,13 @@ export async function benchScreens(): Promise<Result[]> {
 		await page.goto(`${running.url}/sign-in`);
 		await page.getByRole('button', { name: 'Sign in as the demo owner' }).click();
 		await page.waitForURL('**/library');
+		const media = [
+			await rangesAgainstNginx(running.url, running.apiKey),
+			await uploadMemory(running.url, running.apiKey)
+		];
 		const plan = await planRedraws(page, running.url, running.apiKey);
 		await fill(running.url, running.apiKey);
-		return [plan, await scrolling(page, running.url), await typing(page, running.url)];
+		return [...media, plan, await scrolling(page, running.url), await typing(page, running.url)];
 	} finally {
 		await browser.close();
 		await stop();

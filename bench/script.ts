@@ -6,7 +6,8 @@ import type { Result } from './measure.js';
 const size = (name: string) =>
 	brotliCompressSync(readFileSync(join(import.meta.dirname, '../embed/dist', `${name}.js`))).length;
 
-/** The storefront's scripts in bytes, brotli at its default quality: on a page with tabs and messages, and all of them. */
+/** The storefront's scripts in bytes, brotli at its default quality: on a page with tabs and messages,
+ * with all that places pieces, and what films, frames and reviews need. */
 export function benchScript(): Result[] {
 	const sum = (names: string[]) => names.reduce((bytes, name) => bytes + size(name), 0);
 	return [
@@ -15,7 +16,8 @@ export function benchScript(): Result[] {
 			'script with everything loaded, brotli',
 			sum(['anbau', 'anbau-tabs', 'anbau-opening', 'anbau-values', 'anbau-theme']),
 			9216
-		)
+		),
+		limited('script of films, frames and reviews beside it, brotli', sum(['anbau-parts']), 1024)
 	];
 }
 

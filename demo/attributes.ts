@@ -35,7 +35,7 @@ export const DEMO_ATTRIBUTES: Record<string, Record<string, unknown>> = {
 	manuals: { label: 'Manuals', type: 'documents', categories: ['greenhouses-and-frames', 'watering', 'raised-beds'] },
 	film: {
 		label: 'Film',
-		note: 'How it is planted or used; shown above the tabs.',
+		note: 'How it is planted or used; shown below the tabs.',
 		type: 'media',
 		categories: ['trees-and-shrubs', 'tools', 'watering']
 	},

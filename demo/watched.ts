@@ -56,7 +56,7 @@ export const DEMO_WATCHED: Record<string, PieceDocument> = {
 			poster: '{still:planting}',
 			ratio: '16:9'
 		},
-		placements: [{ id: 'above-tabs', hook: 'above-tabs', priority: 20 }],
+		placements: [{ id: 'below-tabs', hook: 'below-tabs', priority: 5 }],
 		target: { all: [] }
 	},
 	'how-it-is-sown': {

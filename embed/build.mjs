@@ -42,7 +42,7 @@ async function shrink(name, isModule) {
 	const { code } = await minify(await readFile(file, 'utf8'), {
 		module: isModule,
 		ecma: 2020,
-		compress: { passes: 4, unsafe_arrows: true, unsafe_methods: true, pure_getters: true, unsafe: true },
+		compress: { passes: 4, unsafe_arrows: true, unsafe_methods: true, pure_getters: true, unsafe: true, inline: 1 },
 		format: { comments: false }
 	});
 	if (code === undefined) throw new Error(`${name}.js came out of the minifier as nothing`);

@@ -18,8 +18,11 @@ function movePart(
 	{ from, hook, priority }: PageDocument['houseParts'][number],
 	hooks: PageDocument['hooks']
 ): void {
-	const part = foundBy(placed.root, from);
+	// What a server moved is marked, because its selector may not find it where it is now.
+	const { root } = placed;
+	const part = foundBy(root, `[data-anbau-woven=${JSON.stringify(from)}]`) ?? foundBy(root, from);
 	if (!part) return;
+	part.removeAttribute('data-anbau-woven');
 	const holder = placed.finder.holder(hook);
 	if (!holder || part.contains(holder)) return;
 	const later = (hooks[hook] ?? [])
@@ -28,7 +31,7 @@ function movePart(
 	const next = [...holder.children].find(
 		(slot) => slot instanceof HTMLElement && later.includes(`${slot.dataset.anbauPiece} ${slot.dataset.anbauPlacement}`)
 	);
-	const place = placed.root.createComment('');
+	const place = root.createComment('');
 	// A server may have moved it already; where it stood before is not known then.
 	const isWoven = part.parentNode === holder;
 	if (!isWoven) part.replaceWith(place);

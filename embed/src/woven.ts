@@ -5,7 +5,7 @@ import type { Hold, Prepare, styled } from './slots.js';
 export function adopting(root: Document, prepare: Prepare, make: Hold, style: typeof styled): Hold {
 	return (name, attributes, html, head) => {
 		const hash = hashOf(html);
-		const known = [...root.querySelectorAll<HTMLElement>('[data-anbau-woven]')].find(
+		const known = [...root.querySelectorAll<HTMLElement>('.anbau[data-anbau-woven]')].find(
 			({ dataset }) =>
 				dataset.anbauWoven === hash &&
 				dataset.anbauPiece === attributes['data-anbau-piece'] &&
@@ -21,5 +21,5 @@ export function adopting(root: Document, prepare: Prepare, make: Hold, style: ty
 
 /** Takes out what a server wove in and is no longer to be shown. */
 export function clearWoven(root: Document): void {
-	for (const old of root.querySelectorAll('[data-anbau-woven], [data-anbau-made="woven-tabs"]')) old.remove();
+	for (const old of root.querySelectorAll('.anbau[data-anbau-woven], [data-anbau-made=woven-tabs]')) old.remove();
 }

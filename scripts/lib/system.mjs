@@ -51,6 +51,14 @@ export function ensureFfmpeg() {
 	if (!which('ffmpeg') || !which('ffprobe')) install(['ffmpeg'], 'ffmpeg');
 }
 
+/** nginx, against which serving is measured, installed from Debian's packages if need be. */
+export function ensureNginx() {
+	const found = which('nginx');
+	if (found) return found;
+	install(['nginx'], 'nginx');
+	return which('nginx') ?? '/usr/sbin/nginx';
+}
+
 /** Chromium's program, installed from Debian's packages if need be. */
 export function ensureChromium() {
 	const found = which('chromium') ?? which('chromium-browser');

@@ -52,7 +52,8 @@ function weaveHooks($: CheerioAPI, hooks: HooksInPage, document: PageDocument): 
 			else if (parts[i] && parts[i].length > 0 && !isInside(holder, parts[i])) {
 				// Its place is marked, as the script marks it.
 				parts[i].before('<!---->');
-				holder.append(parts[i]);
+				// Where it is now, its selector may not find it any more.
+				holder.append(parts[i].attr('data-anbau-woven', item.from));
 			}
 		});
 	}
