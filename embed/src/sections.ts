@@ -1,8 +1,20 @@
 /** Makes nodes of HTML that the server rendered. */
 export type NodesOf = (html: string) => DocumentFragment;
 
+/** The token of an invitation's link; it does not stay in the address. */
+const [, invitation] = location.hash.split('#anbau-review=');
+let isAimed = false;
+
+/** Shows what the page's address leads to, in whatever tab it stands: it was not there yet when the browser looked. */
+function aimAt({ id }: Element): void {
+	if (isAimed) return;
+	isAimed = true;
+	location.replace(`#${id}`);
+}
+
 /** Lets a section of reviews be ordered, filtered and leafed through. */
 export function reading(section: HTMLElement, nodesOf: NodesOf): void {
+	if (!invitation && location.hash === `#${section.id}`) aimAt(section);
 	const list = section.querySelector('[data-anbau-list]');
 	const tools = section.querySelector('form');
 	if (!list || !tools?.hidden) return;
@@ -27,11 +39,9 @@ export function writing(section: HTMLElement): void {
 	const form = box?.querySelector('form');
 	const status = form?.querySelector('[role]');
 	if (!box || !form || !status) return;
-	// The link of an invitation opens the form, wherever it stands; its token does not stay in the address.
-	const [, invitation] = location.hash.split('#anbau-review=');
 	if (invitation) {
 		box.open = true;
-		location.hash = box.id;
+		aimAt(box);
 	}
 	form.onsubmit = async (event) => {
 		event.preventDefault();

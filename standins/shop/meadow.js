@@ -29,8 +29,11 @@ document.addEventListener('keydown', (event) => {
 	next.focus();
 });
 
+let shown = location.pathname;
+
 /** Puts the main part of another page in place of this one's, and its data too. */
 async function show(href) {
+	shown = new URL(href).pathname;
 	const page = new DOMParser().parseFromString(await (await fetch(href)).text(), 'text/html');
 	for (const part of ['main', 'title', 'script[type="application/ld+json"]'])
 		document.querySelector(part).replaceWith(document.importNode(page.querySelector(part), true));
@@ -39,7 +42,10 @@ async function show(href) {
 	scrollTo(0, 0);
 }
 
-addEventListener('popstate', () => void show(location.href));
+// Moving within a page, to a heading say, is no other page.
+addEventListener('popstate', () => {
+	if (location.pathname !== shown) void show(location.href);
+});
 
 // Two of the test pages make their strip late, or make it anew.
 const late = document.querySelector('template[data-late]');
