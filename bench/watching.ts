@@ -1,4 +1,4 @@
-import { execFileSync, spawn } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -80,7 +80,7 @@ async function ranges(address: string, size: number): Promise<void> {
 
 /** How much more memory the server holds at most while 1 GB is uploaded. */
 export async function uploadMemory(url: string, key: string): Promise<Result> {
-	const pid = serverOf(new URL(url).port);
+	const pid = serverProcess();
 	const held = () => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
 	// What the upload before has left is the state that this one begins with.
 	await new Promise((settled) => setTimeout(settled, 3000));
@@ -94,9 +94,10 @@ export async function uploadMemory(url: string, key: string): Promise<Result> {
 	return { what, ours, reference: before, unit: 'MB', ratio: null, goal: 'under 64 MB', kept: ours < 64 };
 }
 
-/** The process that listens on a port. */
-function serverOf(port: string): number {
-	const found = /pid=(\d+)/.exec(execFileSync('ss', ['-ltnpH', `sport = :${port}`], { encoding: 'utf8' }));
-	if (!found?.[1]) throw new Error(`nothing listens on ${port}`);
-	return Number(found[1]);
+/** The process of the app, which this one started. */
+function serverProcess(): number {
+	const children = readFileSync(`/proc/${process.pid}/task/${process.pid}/children`, 'utf8').trim().split(' ');
+	const found = children.find((pid) => readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('web/server.js'));
+	if (found === undefined) throw new Error('the app is no child of this process');
+	return Number(found);
 }

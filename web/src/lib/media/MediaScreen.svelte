@@ -43,6 +43,8 @@
 		try {
 			const path = `/api/v1/media/${one.sha256}`;
 			const changed = await request<MediaView>(path, { method: 'PATCH', body: change });
+			// A still picture or captions that were uploaded with it are on the shelf too, and used now.
+			if ('poster' in change || 'captions' in change) return void (media = await request<MediaView[]>('/api/v1/media'));
 			if (!changed.removed) return void (media = media.map((each) => (each.sha256 === one.sha256 ? changed : each)));
 			media = media.filter(({ sha256 }) => sha256 !== one.sha256);
 			const bringBack = async () => {
