@@ -17,7 +17,7 @@ export function benchScript(): Result[] {
 			sum(['anbau', 'anbau-tabs', 'anbau-opening', 'anbau-values', 'anbau-theme']),
 			9216
 		),
-		limited('script of films, frames and reviews beside it, brotli', sum(['anbau-parts']), 1024)
+		limited('script of films, frames and reviews beside it, brotli', sum(['anbau-parts']), 1200)
 	];
 }
 

@@ -1,20 +1,9 @@
+import type { Review } from '@anbau/core/reviews';
 import { randomFrom } from './random.js';
 import { writtenProducts } from './written.js';
 
 /** A review as the API takes it. */
-interface DemoReview {
-	id: string;
-	product: string;
-	rating: number;
-	title: string;
-	text: string;
-	author: string;
-	date: string;
-	verified: boolean;
-	state: 'waiting' | 'shown' | 'hidden';
-	reason: string;
-	reply: string;
-}
+type DemoReview = Omit<Review, 'pictures'>;
 
 const AUTHORS = [
 	...['Ada M.', 'Bram', 'Carla W.', 'D. Oyelaran', 'Edda', 'Finn R.', 'Greta S.', 'Hanno', 'Ines P.', 'Jonte'],

@@ -100,7 +100,7 @@ test('a film that broke off on its way goes on, is judged, and gives a frame as 
 	await page.getByRole('button', { name: 'Go on' }).click();
 	const card = page.getByRole('listitem').filter({ has: page.getByLabel('Name of planting-again.mp4') });
 	await expect(card.getByText('plays everywhere')).toBeVisible();
-	await expect(card.getByText('960 × 540, 0:08, H.264, 20 pictures/s, no sound')).toBeVisible();
+	await expect(card.getByText('960 × 540, 0:08, H.264, 20 fps, no sound')).toBeVisible();
 	await expect
 		.poll(() => card.locator('video').evaluate((video: HTMLVideoElement) => video.readyState))
 		.toBeGreaterThan(1);

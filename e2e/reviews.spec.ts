@@ -1,3 +1,4 @@
+import { join } from 'node:path';
 import { expect, running, shopPage, test } from './running.js';
 
 const shopThemes = ['', '/meadow'];
@@ -43,6 +44,7 @@ test('what a customer writes waits, is shown by its key, and stands in the shop'
 	await form.getByLabel('Headline').fill('A late flame');
 	await form.getByLabel('Review', { exact: true }).fill('Flowered until the first frost.');
 	await form.getByLabel('Name that is shown').fill('Wren D.');
+	await form.getByLabel('Pictures').setInputFiles(join(import.meta.dirname, '../demo/films/planting.jpg'));
 	await expect(form.getByLabel('Website')).not.toBeInViewport();
 	await form.getByRole('button', { name: 'Send review' }).click();
 	await expect(form.getByRole('status')).toHaveText('Thank you. Your review waits to be looked at.');
@@ -56,6 +58,8 @@ test('what a customer writes waits, is shown by its key, and stands in the shop'
 	await shop.goto(`${shopPage('dahlia-ember-hall')}?again#tab-reviews`);
 	const written = shop.getByRole('article').filter({ hasText: 'A late flame' });
 	await expect(written).toContainText('Wren D.');
+	const picture = written.getByAltText('Picture 1 by Wren D.');
+	await expect.poll(() => picture.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(960);
 
 	// Hidden by its key for a reason, it is gone from the shop; the notice brings it back.
 	await page.getByRole('button', { name: /^Shown/ }).click();

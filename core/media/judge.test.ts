@@ -69,6 +69,6 @@ describe('an uploaded picture', () => {
 
 	it('is told in a line', () => {
 		expect(factsText(picture())).toBe('1600 × 1200, 88 kB');
-		expect(factsText(film({ size: 34.1 * MB }))).toBe('1280 × 720, 2:05, H.264, 25 pictures/s, 34.1 MB');
+		expect(factsText(film({ size: 34.1 * MB }))).toBe('1280 × 720, 2:05, H.264, 25 fps, 34.1 MB');
 	});
 });

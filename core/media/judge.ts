@@ -125,7 +125,7 @@ export function factsText(facts: MediaFacts): string {
 	if (facts.kind === 'picture') return [...shape, ...(facts.animated ? ['animated'] : []), size].join(', ');
 	const length = facts.duration === null ? [] : [durationText(facts.duration)];
 	const codec = facts.videoCodec === null ? [] : [NAMES[facts.videoCodec] ?? facts.videoCodec];
-	const rate = facts.frameRate === null ? [] : [`${Math.round(facts.frameRate)} pictures/s`];
+	const rate = facts.frameRate === null ? [] : [`${Math.round(facts.frameRate)} fps`];
 	const sound = facts.audioCodec === null ? ['no sound'] : [];
 	return [...shape, ...length, ...codec, ...rate, ...sound, size].join(', ');
 }

@@ -57,7 +57,9 @@ export function frameHtml({ address, title, still, ratio, allow }: ForeignFrame,
 		`${PLAY}${element('span', {}, escapeHtml(said))}`
 	);
 	const always = element('label', {}, `${element('input', { type: 'checkbox' })} always from ${escapeHtml(host)}`);
-	const note = element('p', {}, `Loads from ${escapeHtml(host)}, which then knows of your visit. ${always}`);
+	// Without the script the link leads there.
+	const link = element('a', { href: address, rel: 'noreferrer' }, escapeHtml(host));
+	const note = element('p', {}, `Loads from ${link}, which then knows of your visit. ${always}`);
 	const cover = element('div', { class: 'anbau-cover' }, button + note);
 	return element(
 		'div',

@@ -67,6 +67,7 @@ export {
 	MEDIA_TYPES,
 	mediaFault,
 	NEW_MEDIA,
+	served,
 	typeOfAddress,
 	uploadOf,
 	type MediaSettings,

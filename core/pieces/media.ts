@@ -21,6 +21,12 @@ export function uploadOf(address: string): { sha256: string; ending: string } | 
 	return sha256 !== undefined && ending !== undefined ? { sha256, ending } : null;
 }
 
+/** An upload's public address below a store's live API; any other address stays as it is. */
+export function served(address: string, base: string): string {
+	const upload = uploadOf(address);
+	return upload ? `${base}/media/${upload.sha256}.${upload.ending}` : address;
+}
+
 /** What an address shows by its ending, where nobody says it: a film, else a picture. */
 export function typeOfAddress(address: string): MediaType {
 	return /\.(mp4|webm|mov|m4v)(?:[?#]|$)/i.test(address) ? 'film' : 'picture';

@@ -3,7 +3,7 @@ import { hrefFault } from './address.js';
 import { frameHtml, isAllowedHost } from './frames.js';
 import { element, escapeHtml } from './html.js';
 import type { LiveContext } from './liveContext.js';
-import { mediaFault, NEW_MEDIA, typeOfAddress, uploadOf, type MediaSettings } from './media.js';
+import { mediaFault, NEW_MEDIA, served, typeOfAddress, uploadOf, type MediaSettings } from './media.js';
 import type { BodyRenderer } from './render.js';
 
 /** Media as rendered: no HTML where a value is lacking, or where a frame's host is not on the store's list. */
@@ -27,7 +27,7 @@ export function renderMedia(settings: MediaSettings, renderer: BodyRenderer): Re
 	};
 	const other = (template: string, fault: (text: string) => string | null) => {
 		const text = template === '' ? null : renderer.address(template, fault).text;
-		return text === null ? null : served(text, context);
+		return text === null ? null : served(text, context.base);
 	};
 	const said = { caption: words(settings.caption), alt: words(settings.alt) };
 	const still = other(settings.poster, mediaFault);
@@ -61,18 +61,12 @@ function figureOf({ type, ratio }: MediaSettings, shown: string, caption: string
 	return element('figure', { class: `anbau-media anbau-${type}`, 'data-anbau-style': shape }, shown + said);
 }
 
-/** An upload's public address; any other stays as it is. */
-function served(address: string, { base }: LiveContext): string {
-	const upload = uploadOf(address);
-	return upload ? `${base}/media/${upload.sha256}.${upload.ending}` : address;
-}
-
 /** Widths in pixels in which uploaded photographs are also served, as WebP and AVIF. */
 export const PICTURE_WIDTHS = [480, 960, 1600] as const;
 
 /** A picture; an uploaded photograph also in lighter forms, of which the browser takes what it needs. */
 export function picture(address: string, alt: string, context: LiveContext): string {
-	const img = element('img', { src: served(address, context), alt, loading: 'lazy' });
+	const img = element('img', { src: served(address, context.base), alt, loading: 'lazy' });
 	const upload = uploadOf(address);
 	if (!upload || !['jpg', 'png'].includes(upload.ending)) return img;
 	const sources = ['avif', 'webp'].map((form) => {
@@ -107,7 +101,7 @@ function film(
 			? ''
 			: element('track', { kind: 'captions', src: captions, srclang: locale, label: named, default: true });
 	const own = {
-		src: served(address, context),
+		src: served(address, context.base),
 		controls: true as const,
 		playsinline: true as const,
 		// One that loops is played by the script, where the visitor's motion setting allows.

@@ -1,5 +1,6 @@
 import {
 	BEST_RATING,
+	MOST_SENT,
 	countOf,
 	RATINGS,
 	REVIEW_LIMITS,
@@ -11,7 +12,9 @@ import {
 	type ShownReview
 } from '@anbau/core/reviews';
 import { element, escapeHtml } from './html.js';
+import type { LiveContext } from './liveContext.js';
 import { formatValue } from './liveFormat.js';
+import { served } from './media.js';
 import type { ReviewPage } from './reviews.js';
 import { starsHtml } from './stars.js';
 
@@ -58,8 +61,11 @@ export function toolsHtml(order: ReviewOrder): string {
 	);
 }
 
+/** What a review is written for: its language, and where uploads are. */
+type Where = Pick<LiveContext, 'locale' | 'base'>;
+
 /** Reviews one below the other, and what leads to the other pages. */
-export function listHtml({ reviews, page, pages }: ReviewPage, locale: string): string {
+export function listHtml({ reviews, page, pages }: ReviewPage, where: Where): string {
 	if (reviews.length === 0) return element('p', {}, 'No review has this rating.');
 	const turn = (to: number, words: string) =>
 		element('button', { type: 'button', 'data-anbau-page': to, disabled: to < 1 || to > pages || null }, words);
@@ -71,7 +77,7 @@ export function listHtml({ reviews, page, pages }: ReviewPage, locale: string): 
 					{ class: 'anbau-pager' },
 					turn(page - 1, 'Previous') + element('span', {}, `${page} of ${pages}`) + turn(page + 1, 'Next')
 				);
-	return reviews.map((one) => reviewHtml(one, locale)).join('') + pager;
+	return reviews.map((one) => reviewHtml(one, where)).join('') + pager;
 }
 
 function dateOf(date: string, locale: string): string {
@@ -84,14 +90,19 @@ function paragraphs(text: string): string {
 	return blocks.map((block) => element('p', {}, escapeHtml(block.trim()).replace(/\n/g, '<br>'))).join('');
 }
 
-function reviewHtml({ rating, title, text, author, date, verified, pictures, reply }: ShownReview, locale: string) {
+function reviewHtml(
+	{ rating, title, text, author, date, verified, pictures, reply }: ShownReview,
+	{ locale, base }: Where
+): string {
 	const by =
 		element('span', {}, escapeHtml(author)) +
 		dateOf(date, locale) +
 		(verified ? element('span', { class: 'anbau-verified' }, 'Verified purchase') : '');
-	const seen = pictures.map((src, i) =>
-		element('a', { href: src }, element('img', { src, alt: `Picture ${i + 1} by ${author}`, loading: 'lazy' }))
-	);
+	const seen = pictures.map((address, i) => {
+		const src = served(address, base);
+		const img = element('img', { src, alt: `Picture ${i + 1} by ${author}`, loading: 'lazy' });
+		return element('a', { href: src }, img);
+	});
 	return element(
 		'article',
 		{ class: 'anbau-review' },
@@ -146,6 +157,10 @@ export function formHtml({ action, product, pass, id }: FormOf): string {
 		field('Headline', element('input', { name: 'title', maxlength: title })) +
 		field('Review', element('textarea', { name: 'text', maxlength: text, rows: 5, required: true })) +
 		field('Name that is shown', element('input', { name: 'author', maxlength: author, required: true })) +
+		field(
+			`Pictures, ${MOST_SENT} at most`,
+			element('input', { type: 'file', name: 'pictures', accept: 'image/*', multiple: true })
+		) +
 		// Left empty by people, who do not see it.
 		element(
 			'p',

@@ -65,7 +65,7 @@ export interface ReviewPage {
 /** A page of reviews with what leads to the others; the structured data says what is seen of them. */
 export function renderReviewPage(shown: ReviewPage, context: LiveContext): string {
 	const known = context.product && context.reviews.of(context.product.key);
-	return listHtml(shown, context.locale) + data(context, known ?? null, shown.reviews);
+	return listHtml(shown, context) + data(context, known ?? null, shown.reviews);
 }
 
 function section(slug: string, known: ProductReviews, settings: ReviewSettings, context: LiveContext): string {

@@ -1,6 +1,7 @@
 export {
 	BEST_RATING,
 	moderationSchema,
+	MOST_SENT,
 	RATINGS,
 	REVIEW_LIMITS,
 	REVIEW_STATES,

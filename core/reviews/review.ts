@@ -24,7 +24,7 @@ export interface Review {
 	date: string;
 	/** Whether it came by an invitation for an order, or is known to the shop as a purchase. */
 	verified: boolean;
-	/** Addresses. */
+	/** Addresses, of the web or of uploads. */
 	pictures: string[];
 	state: ReviewState;
 	/** Why it is hidden. */
@@ -39,6 +39,16 @@ export type ShownReview = Omit<Review, 'state' | 'reason'>;
 /** The longest that is kept, in characters. */
 export const REVIEW_LIMITS = { id: 100, author: 80, title: 200, text: 10_000, reason: 300, reply: 5000 } as const;
 export const MOST_PICTURES = 10;
+/** How many pictures a customer may add to a review. */
+export const MOST_SENT = 3;
+
+/** An upload by what it is, as media pieces name one too. */
+const UPLOADED = /^media:[0-9a-f]{64}\.[a-z0-9]{2,5}$/;
+
+/** Whether an address can be a review's picture: of the web, or of an upload. */
+export function isPicture(address: string): boolean {
+	return UPLOADED.test(address) || (address.length <= 2000 && /^https?:\/\/[^\s/?#]+[^\s]*$/i.test(address));
+}
 
 const line = (limit: number) =>
 	z
@@ -57,6 +67,11 @@ export const submissionSchema = z.strictObject({
 	title: line(REVIEW_LIMITS.title).default(''),
 	text: line(REVIEW_LIMITS.text).pipe(z.string().min(1, 'must not be empty')),
 	author: line(REVIEW_LIMITS.author).pipe(z.string().min(1, 'must not be empty')),
+	/** Uploads that the form sent before. */
+	pictures: z
+		.array(z.string().regex(UPLOADED, 'must be the address of an upload'))
+		.max(MOST_SENT, `has more than ${MOST_SENT} pictures`)
+		.default([]),
 	/** The product's signature, which stands in the form. */
 	pass: z.string().max(200),
 	/** A field that people do not see; whoever fills it in is none. */

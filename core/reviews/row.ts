@@ -1,6 +1,14 @@
 import { isIsoDate, type CellFault } from '@anbau/core/catalog';
 import type { ReviewColumn } from './columns.js';
-import { BEST_RATING, MOST_PICTURES, REVIEW_LIMITS, REVIEW_STATES, type Review, type ReviewState } from './review.js';
+import {
+	BEST_RATING,
+	isPicture,
+	MOST_PICTURES,
+	REVIEW_LIMITS,
+	REVIEW_STATES,
+	type Review,
+	type ReviewState
+} from './review.js';
 
 /** A row of a file of reviews: texts from CSV, any JSON value from NDJSON. */
 export type ReviewRow = Partial<Record<ReviewColumn, unknown>>;
@@ -95,7 +103,7 @@ function readPictures(value: unknown, fault: Fault): string[] {
 	const pictures = list.map((one) => one.trim()).filter((one) => one !== '');
 	if (pictures.length > MOST_PICTURES)
 		fault('pictures', `has ${pictures.length} pictures, at most ${MOST_PICTURES} are kept`);
-	const wrong = pictures.find((one) => one.length > 2000 || !/^https?:\/\/[^\s/?#]+[^\s]*$/i.test(one));
+	const wrong = pictures.find((one) => !isPicture(one));
 	if (wrong !== undefined)
 		fault('pictures', `“${shorten(wrong)}” is not an address that begins with http:// or https://`);
 	return pictures;

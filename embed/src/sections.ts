@@ -45,16 +45,30 @@ export function writing(section: HTMLElement): void {
 	}
 	form.onsubmit = async (event) => {
 		event.preventDefault();
-		const written = Object.fromEntries(new FormData(form));
-		const body = JSON.stringify({ ...written, rating: +`${written.rating}`, invitation });
-		const headers = { 'content-type': 'application/json' };
+		const filled = new FormData(form);
+		const written = Object.fromEntries(filled);
 		try {
-			const answer = await fetch(form.action, { method: 'POST', headers, body });
-			const { detail, title } = await answer.json();
-			status.textContent = answer.ok ? 'Thank you. Your review waits to be looked at.' : detail || title;
-			if (answer.ok) form.reset();
-		} catch {
-			status.textContent = 'It could not be sent. Try again in a moment.';
+			const pictures: string[] = [];
+			for (const picture of filled.getAll('pictures') as File[])
+				if (picture.size) {
+					const about = new URLSearchParams({ product: `${written.product}`, pass: `${written.pass}` });
+					const { address } = await post(`${form.action}/pictures?${about}`, await picture.arrayBuffer());
+					pictures.push(address);
+				}
+			const review = { ...written, rating: +`${written.rating}`, pictures, invitation };
+			await post(form.action, JSON.stringify(review));
+			status.textContent = 'Thank you. Your review waits to be looked at.';
+			form.reset();
+		} catch (error) {
+			status.textContent = typeof error === 'string' ? error : 'It could not be sent. Try again in a moment.';
 		}
 	};
+}
+
+/** Sends something and answers what comes back; throws what the server has against it as a text. */
+async function post(address: string, body: BodyInit): Promise<{ address: string }> {
+	const answer = await fetch(address, { method: 'POST', body });
+	const found = await answer.json();
+	if (!answer.ok) throw found.detail || found.title;
+	return found;
 }

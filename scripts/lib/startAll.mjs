@@ -71,11 +71,11 @@ export async function startAll(onStop = () => undefined) {
 			await serve('standins/mediahost/server.ts', { ...env, PORT: String(media) })
 		);
 		await finish('demo/seed.ts', env, 'Filling in the demo');
-		const running = { url: urls.app, shopUrl: urls.shop, mediaUrl: urls.media, ...credentials.running };
+		const running = { url: urls.app, shopUrl: urls.shop, ...credentials.running };
 		const file = join(folder, 'running.json');
 		writeFileSync(file, `${JSON.stringify(running, null, 2)}\n`, { mode: 0o600 });
 		chmodSync(file, 0o600);
-		return { running, stop, block: block(urls, credentials.running, folder) };
+		return { running: { ...running, mediaUrl: urls.media }, stop, block: block(urls, credentials.running, folder) };
 	} catch (error) {
 		await stop();
 		throw error;

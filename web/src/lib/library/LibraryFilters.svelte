@@ -8,7 +8,7 @@
 	let { view = $bindable(), hooks }: { view: LibraryView; hooks: { id: string; title: string }[] } = $props();
 	const states: [LibraryState, string][] = [
 		['live', 'Live'],
-		['waits', 'Waits to be published'],
+		['waits', 'Waits'],
 		['off', 'Off'],
 		['reaches nothing', 'Reaches nothing']
 	];

@@ -3,15 +3,12 @@
 	import { toast } from 'svelte-sonner';
 	import { factsOfProduct, type Product } from '@anbau/core/catalog';
 	import { request, sentenceOf } from '$lib/desk/request.js';
-	import { searchProducts } from '$lib/reach/searchProducts.js';
-	import PickList from '$lib/ui/PickList.svelte';
-	import Popover from '$lib/ui/Popover.svelte';
+	import ProductPick from '$lib/ui/ProductPick.svelte';
 	import type { LibraryView } from './arrange.js';
 
 	/** Filters the library by a product that pieces reach. */
 	let { product = $bindable() }: { product: LibraryView['product'] } = $props();
-	async function choose(key: string, close: () => void) {
-		close();
+	async function choose(key: string) {
 		try {
 			const chosen = await request<Product>(`/api/v1/products/${encodeURIComponent(key)}`);
 			product = { title: chosen.title, facts: factsOfProduct(chosen) };
@@ -29,19 +26,5 @@
 		>
 	</span>
 {:else}
-	<Popover
-		label="Reaches product"
-		triggerClass="chip border cursor-pointer h-7 bg-base-100 border-base-300 hover:bg-base-300/50"
-	>
-		{#snippet trigger()}Reaches product …{/snippet}
-		{#snippet children(close)}
-			<PickList
-				label="Search products"
-				placeholder="Title or key"
-				search={searchProducts}
-				nothing="No product is called so."
-				onpick={({ value }) => void choose(value, close)}
-			/>
-		{/snippet}
-	</Popover>
+	<ProductPick label="Reaches product" words="Reaches product …" onpick={({ value }) => void choose(value)} />
 {/if}

@@ -2,9 +2,7 @@
 	import X from '@lucide/svelte/icons/x';
 	import { toast } from 'svelte-sonner';
 	import { request, sentenceOf } from '$lib/desk/request.js';
-	import { searchProducts } from '$lib/reach/searchProducts.js';
-	import PickList from '$lib/ui/PickList.svelte';
-	import Popover from '$lib/ui/Popover.svelte';
+	import ProductPick from '$lib/ui/ProductPick.svelte';
 	import Sheet from '$lib/ui/Sheet.svelte';
 
 	/** Makes the links by which the customer of an order reviews what was bought. */
@@ -52,23 +50,15 @@
 				></span
 			>
 		{/each}
-		<Popover label="A product of the order" triggerClass="chip border cursor-pointer h-7 bg-base-100 border-base-300">
-			{#snippet trigger()}+ product{/snippet}
-			{#snippet children(close)}
-				<PickList
-					label="Search products"
-					placeholder="Title or key"
-					search={searchProducts}
-					chosen={products.map(({ value }) => value)}
-					nothing="No product is called so."
-					onpick={({ value, label }) => {
-						close();
-						products = [...products.filter((one) => one.value !== value), { value, label }];
-						links = [];
-					}}
-				/>
-			{/snippet}
-		</Popover>
+		<ProductPick
+			label="A product of the order"
+			words="+ product"
+			chosen={products.map(({ value }) => value)}
+			onpick={({ value, label }) => {
+				products = [...products.filter((one) => one.value !== value), { value, label }];
+				links = [];
+			}}
+		/>
 	</div>
 	{#if links.length > 0}
 		<textarea class="textarea mt-3 w-full font-mono text-[12px]" rows="4" readonly aria-label="Links"

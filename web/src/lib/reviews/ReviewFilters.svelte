@@ -2,10 +2,8 @@
 	import Search from '@lucide/svelte/icons/search';
 	import { REVIEW_STATES, type ReviewOrder, type ReviewState } from '@anbau/core/reviews';
 	import X from '@lucide/svelte/icons/x';
-	import { searchProducts } from '$lib/reach/searchProducts.js';
 	import { debounced } from '$lib/ui/debounced.js';
-	import PickList from '$lib/ui/PickList.svelte';
-	import Popover from '$lib/ui/Popover.svelte';
+	import ProductPick from '$lib/ui/ProductPick.svelte';
 	import type { ReviewDesk } from './reviewDesk.svelte.js';
 
 	/** Which reviews are looked at. */
@@ -74,25 +72,14 @@
 			>
 		</span>
 	{:else}
-		<Popover
+		<ProductPick
 			label="Of a product"
-			triggerClass="chip border cursor-pointer h-7 bg-base-100 border-base-300 hover:bg-base-300/50"
-		>
-			{#snippet trigger()}Of product …{/snippet}
-			{#snippet children(close)}
-				<PickList
-					label="Search products"
-					placeholder="Title or key"
-					search={searchProducts}
-					nothing="No product is called so."
-					onpick={({ value, label }) => {
-						close();
-						productTitle = label;
-						void desk.choose({ product: value });
-					}}
-				/>
-			{/snippet}
-		</Popover>
+			words="Of product …"
+			onpick={({ value, label }) => {
+				productTitle = label;
+				void desk.choose({ product: value });
+			}}
+		/>
 	{/if}
 	<select
 		class="select select-sm h-8 w-auto"

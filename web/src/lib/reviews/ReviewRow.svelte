@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { served } from '@anbau/core/pieces';
 	import type { ReviewView } from '$lib/contracts.js';
 	import { timeWords } from '$lib/desk/words.js';
 	import Stars from './Stars.svelte';
@@ -9,9 +10,11 @@
 		desk: ReviewDesk;
 		review: ReviewView;
 		zone: string;
+		/** Where uploads are served. */
+		base: string;
 		onhide: (ids: string[]) => void;
 	}
-	let { desk, review, zone, onhide }: Props = $props();
+	let { desk, review, zone, base, onhide }: Props = $props();
 	const isAt = $derived(desk.at === review.id);
 	const isMarked = $derived(desk.marked.has(review.id));
 	let isAnswering = $state(false);
@@ -60,8 +63,10 @@
 		</button>
 		{#if isAt && review.pictures.length > 0}
 			<p class="mt-1 flex flex-wrap gap-2">
-				{#each review.pictures as src, i (i)}<a href={src} target="_blank" rel="noreferrer"
-						><img {src} alt={`Picture ${i + 1}`} class="size-16 rounded-md object-cover" /></a
+				{#each review.pictures.map((address) => served(address, base)) as src, i (i)}<a
+						href={src}
+						target="_blank"
+						rel="noreferrer"><img {src} alt={`Picture ${i + 1}`} class="size-16 rounded-md object-cover" /></a
 					>{/each}
 			</p>
 		{/if}

@@ -96,7 +96,7 @@
 			</div>
 			<ul class="divide-base-300 divide-y">
 				{#each desk.view.reviews as review (review.id)}
-					<ReviewRow {desk} {review} zone={data.store.zone} onhide={(ids) => (hiding = ids)} />
+					<ReviewRow {desk} {review} zone={data.store.zone} base={data.store.base} onhide={(ids) => (hiding = ids)} />
 				{:else}
 					<li class="p-5">
 						{desk.choice.state === 'waiting' && desk.query === 'state=waiting&order=newest&page=1'

@@ -65,7 +65,7 @@ async function settle<Found>(
 ): Promise<Taken<Found>> {
 	if (before.size === 0) throw unfit('The file is empty.');
 	const found = await examine(path, before.size);
-	// A text may have been cleaned by the examination; it is named by what it is now.
+	// It may have been cleaned by the examination; it is named by what it is now.
 	const { sha256, size } = before.size <= MOST_CLEANED ? await digest(path) : before;
 	await mkdir(join(folder(shelf), sha256.slice(0, 2)), { recursive: true });
 	await rename(path, pathOf(shelf, sha256));
@@ -73,7 +73,7 @@ async function settle<Found>(
 }
 
 /** No file that is cleaned when it comes is larger, in bytes. */
-const MOST_CLEANED = 4 * 1024 * 1024;
+const MOST_CLEANED = 8 * 1024 * 1024;
 
 async function digest(path: string): Promise<{ sha256: string; size: number }> {
 	const hash = createHash('sha256');

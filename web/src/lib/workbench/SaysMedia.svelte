@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { MediaPiece } from '@anbau/core/pieces';
-	import TemplateField from '$lib/editor/parts/TemplateField.svelte';
 	import MediaFields from '$lib/media/MediaFields.svelte';
+	import HeadingField from './HeadingField.svelte';
 	import type { Workbench } from './workbench.svelte.js';
 
 	/** What a media piece shows, and its label where it hangs among the tabs. */
@@ -12,11 +12,5 @@
 
 <div class="bg-base-100 border-base-300 rounded-box grid gap-3 border p-4 text-[13px]">
 	<MediaFields settings={piece.settings} {set} />
-	<TemplateField
-		label="Heading, which is its label where it hangs among the tabs"
-		placeholder="none"
-		class="w-96 max-w-full"
-		value={piece.heading}
-		onchange={(heading) => bench.edit('heading', { ...piece, heading })}
-	/>
+	<HeadingField {piece} {bench} />
 </div>

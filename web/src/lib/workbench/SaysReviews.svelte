@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { MOST_PER_PAGE, REVIEW_FORMS, type ReviewForm, type ReviewsPiece } from '@anbau/core/pieces';
-	import TemplateField from '$lib/editor/parts/TemplateField.svelte';
 	import ReviewChooser from '$lib/reviews/ReviewChooser.svelte';
 	import ReviewPicture from './ReviewPicture.svelte';
+	import HeadingField from './HeadingField.svelte';
 	import type { Workbench } from './workbench.svelte.js';
 
 	/** How a widget shows a product's reviews: one of the finished forms, and what can be chosen of it. */
@@ -16,10 +16,23 @@
 		section: ['Section', 'to read, order and write'],
 		quotes: ['Quotes', 'a few good words']
 	};
-	function number(place: 'perPage' | 'quotes' | 'least', most: number, value: number) {
+	type Count = 'perPage' | 'quotes' | 'least';
+	function count(place: Count, most: number, value: number) {
 		if (Number.isInteger(value) && value >= 1 && value <= most) set(place, { [place]: value });
 	}
 </script>
+
+{#snippet number(label: string, place: Count, most: number)}
+	<input
+		type="number"
+		class="input input-sm h-8 w-16"
+		min="1"
+		max={most}
+		aria-label={label}
+		value={settings[place]}
+		onchange={(event) => count(place, most, event.currentTarget.valueAsNumber)}
+	/>
+{/snippet}
 
 <div class="bg-base-100 border-base-300 rounded-box grid gap-3 border p-4 text-[13px]">
 	<div class="flex flex-wrap gap-2" role="group" aria-label="Form">
@@ -38,13 +51,7 @@
 			>
 		{/each}
 	</div>
-	<TemplateField
-		label="Heading, which is its label where it hangs among the tabs"
-		placeholder="none"
-		class="w-96 max-w-full"
-		value={piece.heading}
-		onchange={(heading) => bench.edit('heading', { ...piece, heading })}
-	/>
+	<HeadingField {piece} {bench} />
 	{#if settings.form === 'stars'}
 		<label class="flex items-center gap-2"
 			><input
@@ -56,15 +63,7 @@
 		>
 	{:else if settings.form === 'section'}
 		<p class="flex flex-wrap items-center gap-2">
-			Shows <input
-				type="number"
-				class="input input-sm h-8 w-16"
-				min="1"
-				max={MOST_PER_PAGE}
-				aria-label="Reviews on a page"
-				value={settings.perPage}
-				onchange={(event) => number('perPage', MOST_PER_PAGE, event.currentTarget.valueAsNumber)}
-			/>
+			Shows {@render number('Reviews on a page', 'perPage', MOST_PER_PAGE)}
 			at a time,
 			<select
 				class="select select-sm h-8 w-auto"
@@ -86,25 +85,9 @@
 		>
 	{:else if settings.form === 'quotes'}
 		<p class="flex flex-wrap items-center gap-2">
-			Shows <input
-				type="number"
-				class="input input-sm h-8 w-16"
-				min="1"
-				max="12"
-				aria-label="How many quotes"
-				value={settings.quotes}
-				onchange={(event) => number('quotes', 12, event.currentTarget.valueAsNumber)}
-			/>
+			Shows {@render number('How many quotes', 'quotes', 12)}
 			of the product’s best, with
-			<input
-				type="number"
-				class="input input-sm h-8 w-16"
-				min="1"
-				max="5"
-				aria-label="Least stars"
-				value={settings.least}
-				onchange={(event) => number('least', 5, event.currentTarget.valueAsNumber)}
-			/>
+			{@render number('Least stars', 'least', 5)}
 			stars at least
 		</p>
 		<ReviewChooser chosen={settings.chosen} most={12} onchange={(chosen) => set('chosen', { chosen })} />

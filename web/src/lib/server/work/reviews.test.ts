@@ -1,3 +1,8 @@
+import { mkdtempSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import sharp from 'sharp';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { countOf, type Histogram } from '@anbau/core/reviews';
 import { database } from '../db/pool.js';
@@ -14,7 +19,8 @@ import { putPiece } from './pieces.js';
 import { publish } from './releases.js';
 import { reviewPage } from './reviewPage.js';
 import { eraseReview, moderate, reviewQuery, reviewStatistics, reviewsView } from './reviews.js';
-import { inviteToReview, submitReview } from './submitReview.js';
+import { publicMedia } from './publicMedia.js';
+import { inviteToReview, submitReview, takePicture } from './submitReview.js';
 
 let store: Store;
 let actor: Actor;
@@ -22,6 +28,7 @@ const NOW = Date.parse('2026-11-26T10:00:00Z');
 const CATALOG = 'key,title,url\nspade,Spade,http://127.0.0.1:9/spade\nrake,Rake,http://127.0.0.1:9/rake\n';
 
 beforeAll(async () => {
+	process.env.ANBAU_DATA_FOLDER = mkdtempSync(join(tmpdir(), 'anbau-media-'));
 	({ store, actor } = await testStore());
 	await importCatalog(store, actor, chunks(CATALOG), 'csv', 'upsert', new Job(null));
 });
@@ -141,6 +148,31 @@ describe('a review from the shop', () => {
 		expect(await list('verified=true')).toMatchObject([{ text: 'As ordered.' }]);
 		expect(await list('q=forged')).toMatchObject([{ verified: false }]);
 		expect((await problemOf(inviteToReview(actor, { order: '1', products: ['hoe'] }, NOW)))?.status).toBe(422);
+	});
+
+	it('brings its pictures, drawn anew so that nothing else is in them', async () => {
+		const send = (bytes: Uint8Array, pass = submission().pass) =>
+			takePicture(store.key, new URLSearchParams({ product: 'spade', pass }), arriving(bytes), '10.0.0.4', NOW);
+		async function* arriving(bytes: Uint8Array) {
+			yield bytes;
+		}
+		const exif = { IFD0: { Copyright: 'where it was taken' } };
+		const photo = await sharp({ create: { width: 2400, height: 1200, channels: 3, background: '#2c5b43' } })
+			.withExif(exif)
+			.jpeg()
+			.toBuffer();
+		expect(photo.includes('where it was taken')).toBe(true);
+		const sent = await send(Buffer.concat([photo, Buffer.from('<script>hidden</script>')]));
+		const kept = await publicMedia(sent?.address.slice('media:'.length) ?? '');
+		const bytes = await readFile(kept?.path ?? '');
+		expect([bytes.includes('where it was taken'), bytes.includes('hidden')]).toEqual([false, false]);
+		expect(await sharp(bytes).metadata()).toMatchObject({ format: 'webp', width: 1600, height: 800 });
+		await submit({ text: 'See the picture.', pictures: [sent?.address] }, '10.0.0.4');
+		expect(await list('q=see+the+picture')).toMatchObject([{ pictures: [sent?.address] }]);
+		expect((await problemOf(send(Buffer.from('<html>'))))?.status).toBe(415);
+		expect((await problemOf(send(photo, 'forged')))?.status).toBe(422);
+		for (const pictures of [Array(4).fill(sent?.address), ['javascript:alert(1)'], ['https://x.example/a.png']])
+			expect((await problemOf(submit({ text: 'x', pictures }, '10.0.0.4')))?.faults[0]?.at).toMatch(/^\/pictures/);
 	});
 
 	it('is refused when a thousand come from one address, and the store takes no flood from many', async () => {

@@ -1,7 +1,10 @@
 import { createHash } from 'node:crypto';
+import { readFile, writeFile } from 'node:fs/promises';
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
+import sharp from 'sharp';
 import { z } from 'zod';
 import { submissionSchema, type Review, type Submission } from '@anbau/core/reviews';
+import { takeBytes, unfit } from '../bytes.js';
 import { writeAudit } from '../db/audit.js';
 import { transaction } from '../db/pool.js';
 import { reviewsByIds } from '../db/reviews.js';
@@ -15,6 +18,7 @@ import { writeReviews } from './reviews.js';
 const HOUR = 3600;
 /** How many reviews one address may send an hour, and how many a store takes in all. */
 const perAddress = new RateLimiterMemory({ points: 10, duration: HOUR, keyPrefix: 'address' });
+const picturesPerAddress = new RateLimiterMemory({ points: 30, duration: HOUR, keyPrefix: 'pictures' });
 const perStore = new RateLimiterMemory({ points: 300, duration: HOUR, keyPrefix: 'store' });
 
 const CUSTOMER = 'a customer';
@@ -28,11 +32,8 @@ export async function submitReview(storeKey: string, input: unknown, address: st
 	if (!state) return false;
 	const submission = readBy(submissionSchema, input, 'The review');
 	if (submission.website !== '') return true;
-	const { catalog, store } = state;
-	if (submission.pass !== productPass(submission.product, store.visitorSecret) || !catalog.product(submission.product))
-		throw new Problem('invalid', 422, 'The review cannot be taken.', [
-			{ at: '/pass', message: 'is not the signature of this product; load the page again' }
-		]);
+	const { store } = state;
+	checkPass(state, submission);
 	await count(perAddress, `${store.id} ${address}`);
 	await count(perStore, String(store.id));
 	const review = await reviewOf(submission, state, now);
@@ -45,8 +46,54 @@ export async function submitReview(storeKey: string, input: unknown, address: st
 	return true;
 }
 
+/** The product's signature, which stands in its form. */
+function checkPass({ catalog, store }: StoreState, { product, pass }: Pick<Submission, 'product' | 'pass'>): void {
+	if (pass === productPass(product, store.visitorSecret) && catalog.product(product)) return;
+	throw new Problem('invalid', 422, 'The review cannot be taken.', [
+		{ at: '/pass', message: 'is not the signature of this product; load the page again' }
+	]);
+}
+
+/** The most that a customer's picture may have, in bytes, and its longer side once it is kept, in pixels. */
+const MOST_PICTURE = 8 * 1024 * 1024;
+const LONGEST = 1600;
+
+/**
+ * Takes a picture for a review. It is drawn anew, so that nothing but the picture itself is kept: no place where it was
+ * taken, and nothing that hides behind it. Null where there is no such store.
+ */
+export async function takePicture(
+	storeKey: string,
+	parameters: URLSearchParams,
+	body: AsyncIterable<Uint8Array>,
+	address: string,
+	now: number
+): Promise<{ address: string } | null> {
+	const state = await storeStates.byKey(storeKey, now);
+	if (!state) return null;
+	checkPass(state, { product: parameters.get('product') ?? '', pass: parameters.get('pass') ?? '' });
+	await count(picturesPerAddress, `${state.store.id} ${address}`);
+	const { sha256 } = await takeBytes('media', body, MOST_PICTURE, drawAnew);
+	return { address: `media:${sha256}.webp` };
+}
+
+async function drawAnew(path: string): Promise<void> {
+	let drawn: Buffer;
+	try {
+		const shape = { width: LONGEST, height: LONGEST, fit: 'inside', withoutEnlargement: true } as const;
+		drawn = await sharp(await readFile(path))
+			.rotate()
+			.resize(shape)
+			.webp({ quality: 80 })
+			.toBuffer();
+	} catch {
+		throw unfit('The file is no picture that could be shown.');
+	}
+	await writeFile(path, drawn);
+}
+
 async function reviewOf(submission: Submission, { store }: StoreState, now: number): Promise<Review> {
-	const { product, rating, title, text, author, invitation } = submission;
+	const { product, rating, title, text, author, pictures, invitation } = submission;
 	const invited = invitation === null ? null : await invitedOrder(invitation, store.visitorSecret, now);
 	const verified = invited?.products.includes(product) ?? false;
 	const said = verified ? [invited?.order, product] : [product, author, text];
@@ -59,7 +106,7 @@ async function reviewOf(submission: Submission, { store }: StoreState, now: numb
 		author,
 		date: new Date(now).toISOString(),
 		verified,
-		pictures: [],
+		pictures,
 		state: 'waiting',
 		reason: '',
 		reply: ''

@@ -14,7 +14,7 @@
 			'script>'
 	);
 	const policy = $derived(
-		`script-src ${origin}; style-src ${origin}; img-src ${origin}; connect-src ${origin}; frame-src ${origin}`
+		`script-src ${origin}; style-src ${origin}; img-src ${origin}; media-src ${origin}; connect-src ${origin}; frame-src ${[origin, ...store.settings.frameHosts].join(' ')}`
 	);
 
 	async function copy(text: string) {
