@@ -12,6 +12,7 @@ const SCREENS = [
 	'/media',
 	'/reviews',
 	'/library/reviews',
+	'/library/how-it-is-sown',
 	'/library/assembly-film',
 	'/attributes',
 	'/catalog',

@@ -191,7 +191,7 @@ test('the strip is an accordion where its container is narrow, and a strip again
 	await heads.nth(0).press('Enter');
 	await expect(page.getByText('At a glance')).toBeHidden();
 	await page.setViewportSize({ width: 1280, height: 780 });
-	await expect(page.getByRole('tab')).toHaveCount(5);
+	await expect(page.getByRole('tab')).toHaveCount(6);
 	await expect(page.getByRole('tab', { selected: true })).toHaveCount(1);
 	await expect(page.locator('.anbau-head')).toHaveCount(0);
 });

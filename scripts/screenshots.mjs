@@ -100,6 +100,8 @@ try {
 		await page.getByRole('tab', { name: 'Assembly film' }).click();
 		await page.getByRole('heading', { name: 'See one that stands' }).scrollIntoViewIfNeeded();
 		await page.mouse.wheel(0, 120);
+		// The browser's player shows for a moment that it looks at the film.
+		await page.waitForTimeout(3000);
 		await take('shop-film');
 		await page.goto(`${running.shopUrl}/meadow/products/lindow-greenhouse-6-8`);
 		await take('shop-second');

@@ -41,7 +41,7 @@
 	const wide = 'w-96 max-w-full';
 </script>
 
-<div class="grid gap-3 text-[13px]">
+<div class="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-3 text-[13px]">
 	<div class="flex flex-wrap gap-1" role="group" aria-label="What it shows">
 		{#each MEDIA_TYPES as type (type)}
 			<button

@@ -20,7 +20,7 @@
 	let isAnswering = $state(false);
 	let row = $state<HTMLElement>();
 	const STATES = {
-		waiting: 'bg-terracotta-soft text-secondary',
+		waiting: 'bg-terracotta-soft text-base-content',
 		shown: 'bg-moss-soft text-primary',
 		hidden: 'bg-base-200 text-muted'
 	};

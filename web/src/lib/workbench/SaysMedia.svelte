@@ -10,7 +10,7 @@
 		bench.edit(Object.keys(change)[0] ?? 'settings', { ...piece, settings: { ...piece.settings, ...change } });
 </script>
 
-<div class="bg-base-100 border-base-300 rounded-box grid gap-3 border p-4 text-[13px]">
+<div class="bg-base-100 border-base-300 rounded-box grid grid-cols-[minmax(0,1fr)] gap-3 border p-4 text-[13px]">
 	<MediaFields settings={piece.settings} {set} />
 	<HeadingField {piece} {bench} />
 </div>

@@ -34,7 +34,7 @@
 	/>
 {/snippet}
 
-<div class="bg-base-100 border-base-300 rounded-box grid gap-3 border p-4 text-[13px]">
+<div class="bg-base-100 border-base-300 rounded-box grid grid-cols-[minmax(0,1fr)] gap-3 border p-4 text-[13px]">
 	<div class="flex flex-wrap gap-2" role="group" aria-label="Form">
 		{#each REVIEW_FORMS as form (form)}
 			<button

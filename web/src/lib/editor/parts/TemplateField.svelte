@@ -25,13 +25,13 @@
 	}
 </script>
 
-<div class="grid gap-0.5">
+<div class="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-0.5">
 	<label for={id} class="text-muted">{label}</label>
-	<span class="flex items-center">
+	<span class="flex min-w-0 items-center">
 		<input
 			{id}
 			bind:this={input}
-			class={['input input-sm h-8', width]}
+			class={['input input-sm h-8 min-w-0', width]}
 			{placeholder}
 			{value}
 			aria-invalid={problem !== null}
