@@ -1,3 +1,4 @@
+/// <reference path="./webvtt-parser.d.ts" />
 import webvtt from 'webvtt-parser';
 import type { CaptionFacts } from './facts.js';
 
