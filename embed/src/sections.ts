@@ -52,7 +52,7 @@ export function writing(section: HTMLElement): void {
 			for (const picture of filled.getAll('pictures') as File[])
 				if (picture.size) {
 					const about = new URLSearchParams({ product: `${written.product}`, pass: `${written.pass}` });
-					const { address } = await post(`${form.action}/pictures?${about}`, await picture.arrayBuffer());
+					const { address } = await post(`${form.action}/pictures?${about}`, picture);
 					pictures.push(address);
 				}
 			const review = { ...written, rating: +`${written.rating}`, pictures, invitation };
@@ -69,6 +69,6 @@ export function writing(section: HTMLElement): void {
 async function post(address: string, body: BodyInit): Promise<{ address: string }> {
 	const answer = await fetch(address, { method: 'POST', body });
 	const found = await answer.json();
-	if (!answer.ok) throw found.detail || found.title;
+	if (!answer.ok) throw found.title;
 	return found;
 }

@@ -16,10 +16,19 @@ export async function liveAnswer(work: () => Promise<object | null>, status: num
 }
 
 function problemOf(error: unknown): Problem {
-	if (error instanceof Problem) return error;
+	if (error instanceof Problem) return inPlainWords(error);
 	if (error instanceof SyntaxError) return new Problem('invalid', 400, 'The body is not JSON.');
 	if (isUnreachable(error)) return new Problem('database-away', 503, 'The shop cannot take reviews right now.');
 	throw error;
+}
+
+/** A problem whose sentence says what is wrong where, because shoppers see that sentence alone. */
+function inPlainWords(problem: Problem): Problem {
+	const [first] = problem.faults;
+	const field = first && /^\/(\w)(\w*)/.exec(first.at);
+	if (!first || !field) return problem;
+	const sentence = `${field[1]?.toUpperCase() ?? ''}${field[2] ?? ''} ${first.message}.`;
+	return new Problem(problem.type, problem.status, sentence, problem.faults);
 }
 
 function withCors(response: Response): Response {
