@@ -62,6 +62,7 @@ export async function productReviews(
 	most: number,
 	products: readonly string[] | null = null
 ): Promise<Map<string, ProductReviews>> {
+	// The order is by the columns themselves: what is selected as `date` is a text.
 	const first = (order: string) =>
 		`(SELECT coalesce(jsonb_agg(to_jsonb(r)), '[]') FROM (SELECT id, product, rating, title, body AS text, author,
 			to_char(date AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS date, verified, pictures, reply
@@ -69,7 +70,7 @@ export async function productReviews(
 			ORDER BY ${order} LIMIT $2) r)`;
 	const rows = await many<KnownRow>(
 		db,
-		`SELECT product, counts, ${first('date DESC, id')} AS newest, ${first('rating DESC, date DESC, id')} AS best
+		`SELECT product, counts, ${first('review.date DESC, review.id')} AS newest, ${first('review.rating DESC, review.date DESC, review.id')} AS best
 		 FROM review_counts c WHERE store_id = $1 AND ($3::text[] IS NULL OR product = ANY($3))`,
 		[storeId, most, products]
 	);
