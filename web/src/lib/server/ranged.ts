@@ -51,7 +51,10 @@ function bytesOf(path: string, start: number, end: number): ReadableStream<Uint8
 		async pull(controller) {
 			file ??= await open(path);
 			const part = Buffer.allocUnsafeSlow(Math.min(READ, end - at + 1));
-			const { bytesRead } = await file.read(part, 0, part.length, at);
+			const { bytesRead } = await file.read(part, 0, part.length, at).catch(async (error: unknown) => {
+				await file?.close();
+				throw error;
+			});
 			at += bytesRead;
 			if (bytesRead > 0) controller.enqueue(part.subarray(0, bytesRead));
 			if (bytesRead > 0 && at <= end) return;
