@@ -47,20 +47,27 @@ export function ranged(request: Request, { path, size, etag, headers }: Served):
 function bytesOf(path: string, start: number, end: number): ReadableStream<Uint8Array> {
 	let file: FileHandle | undefined;
 	let at = start;
+	// Whoever seeks in a film gives up one answer after the other, at any moment.
+	let isGivenUp = false;
 	return new ReadableStream<Uint8Array>({
 		async pull(controller) {
 			file ??= await open(path);
+			if (isGivenUp) return file.close();
 			const part = Buffer.allocUnsafeSlow(Math.min(READ, end - at + 1));
 			const { bytesRead } = await file.read(part, 0, part.length, at).catch(async (error: unknown) => {
 				await file?.close();
 				throw error;
 			});
+			if (isGivenUp) return;
 			at += bytesRead;
 			if (bytesRead > 0) controller.enqueue(part.subarray(0, bytesRead));
 			if (bytesRead > 0 && at <= end) return;
 			controller.close();
 			await file.close();
 		},
-		cancel: () => file?.close()
+		cancel() {
+			isGivenUp = true;
+			return file?.close();
+		}
 	});
 }
