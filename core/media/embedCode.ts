@@ -1,5 +1,6 @@
 import { fromHtml } from 'hast-util-from-html';
 import type { Element, Nodes } from 'hast';
+import { shapeOf } from './shape.js';
 
 /** What a foreign frame may ask of the browser, if its embed code says so (W3C Permissions Policy, `allow`). */
 export const FRAME_PERMISSIONS = ['fullscreen', 'picture-in-picture', 'encrypted-media', 'autoplay'] as const;
@@ -74,7 +75,7 @@ function ratioOf(width: string, height: string): string {
 		number,
 		number
 	];
-	return w > 0 && h > 0 ? `${w}:${h}` : USUAL_RATIO;
+	return w > 0 && h > 0 ? shapeOf(w, h) : USUAL_RATIO;
 }
 
 /** What an element that falls away is, in plain words; null for one that only holds others. */

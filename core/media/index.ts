@@ -17,4 +17,5 @@ export {
 	type OembedProvider
 } from './oembed.js';
 export { checkCaptions, isWebVtt, type CaptionFault } from './captions.js';
+export { shapeOf } from './shape.js';
 export { cleanSvgPicture, looksLikeSvg } from './svgPicture.js';

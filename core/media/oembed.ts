@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { shapeOf } from './shape.js';
 import { readEmbedCode, type EmbedReading } from './embedCode.js';
 
 /**
@@ -113,6 +114,5 @@ export function readOembed(answer: unknown): DescribedReading {
 }
 
 function ratioOf(width: number | undefined, height: number | undefined): string | null {
-	if (!width || !height || width > 9999 || height > 9999) return null;
-	return `${Math.round(width)}:${Math.round(height)}`;
+	return width && height ? shapeOf(width, height) : null;
 }

@@ -84,7 +84,7 @@ export {
 	type ReviewPage,
 	type ReviewSettings
 } from './reviews.js';
-export { starsHtml } from './stars.js';
+export { STARS } from './stars.js';
 export { wallInstant, windowsAt, windowSchema, windowsSchema, type Window, type WindowState } from './window.js';
 export { audienceFault, GUEST, type Visitor } from './audience.js';
 export {

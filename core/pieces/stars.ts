@@ -3,7 +3,8 @@ import { element } from './html.js';
 
 /** One star in a square of 24, drawn from its top; repeated side by side. */
 const STAR = 'l3 6.9 7.4.7-5.6 5 1.7 7.3-6.5-3.9-6.5 3.9 1.7-7.3-5.6-5 7.4-.7z';
-const STARS = Array.from({ length: BEST_RATING }, (_, i) => `M${12 + 24 * i} 2${STAR}`).join('');
+/** Five stars side by side as an SVG path, 24 high and 120 wide. */
+export const STARS = Array.from({ length: BEST_RATING }, (_, i) => `M${12 + 24 * i} 2${STAR}`).join('');
 const WIDTH = 24 * BEST_RATING;
 
 /**

@@ -4,8 +4,9 @@ import { reading, writing, type NodesOf } from './sections.js';
 
 /** Wires what is watched, read and written inside placed pieces: films, foreign frames, sections of reviews. */
 export function wireParts(nodes: readonly Element[], nodesOf: NodesOf, memory: Memory): void {
+	// What was placed may lie inside something else that was; each is wired once, and nothing of the theme's own.
 	const each = <Found extends Element>(selector: string, work: (found: Found) => void) =>
-		nodes.forEach((node) => node.querySelectorAll<Found>(selector).forEach(work));
+		new Set(nodes.flatMap((node) => [...node.querySelectorAll<Found>(`.anbau ${selector}`)])).forEach(work);
 	each<HTMLElement>('[data-anbau-frame]', (frame) => foreignFrame(frame, memory));
 	each<HTMLVideoElement>('video[loop]', loopingFilm);
 	each<HTMLElement>('[data-anbau-reviews]', (section) => {

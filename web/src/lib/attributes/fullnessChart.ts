@@ -1,29 +1,23 @@
 import type { Category } from '@anbau/core/catalog';
 import type { AttributesView } from '$lib/contracts.js';
+import { showChart } from '$lib/ui/chart.js';
 import { token } from '$lib/ui/token.js';
 
+async function parts() {
+	const [{ HeatmapChart }, { GridComponent, TooltipComponent, VisualMapComponent }] = await Promise.all([
+		import('echarts/charts'),
+		import('echarts/components')
+	]);
+	return [HeatmapChart, GridComponent, TooltipComponent, VisualMapComponent];
+}
+
 /** Draws a map of attributes by top category, coloured by how full each is; answers how to take it away. */
-export async function drawFullness(
+export function drawFullness(
 	box: HTMLElement,
 	attributes: AttributesView['attributes'],
 	tops: readonly Category[]
 ): Promise<() => void> {
-	const [{ init, use }, { HeatmapChart }, { GridComponent, TooltipComponent, VisualMapComponent }, { CanvasRenderer }] =
-		await Promise.all([
-			import('echarts/core'),
-			import('echarts/charts'),
-			import('echarts/components'),
-			import('echarts/renderers')
-		]);
-	use([HeatmapChart, GridComponent, TooltipComponent, VisualMapComponent, CanvasRenderer]);
-	const chart = init(box);
-	chart.setOption(optionOf(attributes, tops));
-	const resize = new ResizeObserver(() => chart.resize());
-	resize.observe(box);
-	return () => {
-		resize.disconnect();
-		chart.dispose();
-	};
+	return showChart(box, parts(), optionOf(attributes, tops));
 }
 
 interface MapCell {

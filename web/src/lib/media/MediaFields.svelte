@@ -7,6 +7,7 @@
 		type MediaSettings,
 		type MediaType
 	} from '@anbau/core/pieces';
+	import { shapeOf } from '@anbau/core/media';
 	import type { MediaView } from '$lib/contracts.js';
 	import TemplateField from '$lib/editor/parts/TemplateField.svelte';
 	import FrameField from './FrameField.svelte';
@@ -24,18 +25,13 @@
 
 	/** Takes an upload with its shape, its words, its still picture and its captions. */
 	function take({ address, alt, facts, poster, captions }: MediaView) {
-		const shape = facts.kind !== 'captions' && facts.width && facts.height ? ratioOf(facts.width, facts.height) : null;
+		const shape = facts.kind !== 'captions' && facts.width && facts.height ? shapeOf(facts.width, facts.height) : null;
 		set({
 			address,
 			...(shape ? { ratio: shape } : {}),
 			...(settings.alt === '' && alt !== '' ? { alt: quoteText(alt) } : {}),
 			...(isFilm ? { poster, captions } : {})
 		});
-	}
-	/** Width to height in numbers of four digits at most. */
-	function ratioOf(width: number, height: number): string {
-		const scale = Math.min(1, 9999 / Math.max(width, height));
-		return `${Math.max(1, Math.round(width * scale))}:${Math.max(1, Math.round(height * scale))}`;
 	}
 	const isGood = $derived(/^[1-9]\d{0,3}:[1-9]\d{0,3}$/.test(settings.ratio));
 	const wide = 'w-96 max-w-full';

@@ -1,24 +1,18 @@
 import { countOf, roundedMean, type Month } from '@anbau/core/reviews';
+import { showChart } from '$lib/ui/chart.js';
 import { token } from '$lib/ui/token.js';
 
+async function parts() {
+	const [{ BarChart, LineChart }, { GridComponent, TooltipComponent }] = await Promise.all([
+		import('echarts/charts'),
+		import('echarts/components')
+	]);
+	return [BarChart, LineChart, GridComponent, TooltipComponent];
+}
+
 /** Draws how many reviews came in each month and how they rated; answers how to take it away. */
-export async function drawTrend(box: HTMLElement, trend: readonly Month[]): Promise<() => void> {
-	const [{ init, use }, { BarChart, LineChart }, { GridComponent, TooltipComponent }, { CanvasRenderer }] =
-		await Promise.all([
-			import('echarts/core'),
-			import('echarts/charts'),
-			import('echarts/components'),
-			import('echarts/renderers')
-		]);
-	use([BarChart, LineChart, GridComponent, TooltipComponent, CanvasRenderer]);
-	const chart = init(box);
-	chart.setOption(optionOf(trend));
-	const resize = new ResizeObserver(() => chart.resize());
-	resize.observe(box);
-	return () => {
-		resize.disconnect();
-		chart.dispose();
-	};
+export function drawTrend(box: HTMLElement, trend: readonly Month[]): Promise<() => void> {
+	return showChart(box, parts(), optionOf(trend));
 }
 
 function optionOf(trend: readonly Month[]) {
